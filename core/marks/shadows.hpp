@@ -1,0 +1,31 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What marks say about each layer.
+#pragma once
+
+#include "core/base/progress.hpp"
+#include "core/marks/marks.hpp"
+#include "core/slice/polygons.hpp"
+
+#include <vector>
+
+namespace trellis {
+
+// Per section plane i: the plan shadow of the marked surface between plane i−1 and plane i, with the
+// lower plane included, as slicing counts a vertex on a plane to be above it.
+struct MarkShadows {
+  std::vector<Polygons> enforced;  // down-facing surface marked enforce
+  std::vector<Polygons> blocked;   // down-facing surface marked block
+  std::vector<Polygons> barred;    // up-facing surface marked block: nothing may stand there
+  // Enforced surface that asks for something a column cannot give, each with one place on it.
+  double enforcedWall = 0;     // mm² that lean less than 5° either way
+  double enforcedUpward = 0;   // mm² that face up
+  Vec3 wallAt = Vec3::Zero(), upwardAt = Vec3::Zero();
+};
+
+// Surfaces that lean less than this, in degrees, are walls.
+inline constexpr double wallLean = 5;
+
+MarkShadows castShadows(const TriangleMesh& mesh, const Affine& toPlate, const Marks& marks,
+                        const std::vector<double>& planes, const Progress& progress);
+
+}  // namespace trellis

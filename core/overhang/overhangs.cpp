@@ -1,0 +1,52 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/overhang/overhangs.hpp"
+
+#include "core/base/parallel.hpp"
+
+#include <cmath>
+
+namespace trellis {
+
+namespace {
+
+constexpr double speck = 1e-4;  // mm²; less than this is rounding, not surface
+
+Polygons floatingPieces(const Polygons& section, const Polygons& below) {
+  Polygons floating;
+  for (const Polygons& piece : components(section))
+    if (below.empty() || (!contains(below, piece.front().front()) && area(intersect(piece, below)) == 0))
+      floating.insert(floating.end(), piece.begin(), piece.end());
+  return floating;
+}
+
+FloatingStart startOf(const Polygons& piece, std::size_t layer, double bottom) {
+  const Box2 box = boundsOf(piece);
+  return {layer, {box.center().x(), box.center().y(), bottom}, area(piece)};
+}
+
+}  // namespace
+
+Overhangs findOverhangs(const LayerPlan& plan, const std::vector<Polygons>& sections, double freeLean,
+                        const Progress& progress) {
+  const double slope = std::tan(toRadians(freeLean));
+  Overhangs result;
+  result.steps.resize(plan.count());
+  result.demand.resize(plan.count());
+  result.floating.resize(plan.count());
+  parallelFor(plan.count(), progress, [&](std::size_t i) {
+    if (i == 0 || sections[i].empty()) return;
+    const double reach = (plan.spans[i].middle() - plan.spans[i - 1].middle()) * slope;
+    result.steps[i] = withoutSpecks(subtract(sections[i], sections[i - 1]), speck);
+    if (result.steps[i].empty()) return;
+    result.floating[i] = floatingPieces(sections[i], sections[i - 1]);
+    const Polygons hangs = withoutSpecks(subtract(sections[i], grow(sections[i - 1], reach)), speck);
+    if (!hangs.empty()) result.demand[i] = withoutSpecks(intersect(result.steps[i], grow(hangs, reach)), speck);
+    if (!result.floating[i].empty()) result.demand[i] = unite(result.demand[i], result.floating[i]);
+  });
+  for (std::size_t i = 0; i < plan.count(); ++i)
+    for (const Polygons& piece : components(result.floating[i]))
+      result.starts.push_back(startOf(piece, i, plan.spans[i].bottom));
+  return result;
+}
+
+}  // namespace trellis

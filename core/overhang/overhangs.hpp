@@ -1,0 +1,33 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What hangs over nothing, layer by layer.
+#pragma once
+
+#include "core/base/progress.hpp"
+#include "core/slice/layer_plan.hpp"
+#include "core/slice/polygons.hpp"
+
+#include <vector>
+
+namespace trellis {
+
+// Something in a layer that begins on nothing at all.
+struct FloatingStart {
+  std::size_t layer = 0;
+  Vec3 at = Vec3::Zero();  // its middle, at the underside of its layer
+  double area = 0;         // mm²
+};
+
+// Per layer of the plan; empty polygons where nothing hangs. With S_i the section of layer i, d the
+// distance between the planes of i−1 and i, and φ the free lean:
+struct Overhangs {
+  std::vector<Polygons> steps;     // S_i \ S_{i−1}, all that sticks out over the layer below
+  std::vector<Polygons> demand;    // (S_i \ S_{i−1}) ∩ grow(S_i \ grow(S_{i−1}, d·tan φ), d·tan φ), and floating
+  std::vector<Polygons> floating;  // connected pieces of S_i that touch nothing of S_{i−1}
+  std::vector<FloatingStart> starts;
+};
+
+// freeLean in degrees, 0–89. Layer 0 lies on the plate and never hangs.
+Overhangs findOverhangs(const LayerPlan& plan, const std::vector<Polygons>& sections, double freeLean,
+                        const Progress& progress);
+
+}  // namespace trellis

@@ -1,0 +1,124 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/settings/settings.hpp"
+
+#include "core/base/error.hpp"
+
+#include <fmt/format.h>
+#include <fmt/ranges.h>
+
+#include <algorithm>
+#include <charconv>
+#include <cmath>
+
+namespace trellis {
+
+namespace {
+
+Error unfit(const SettingRow& row, const std::string& given) {
+  switch (row.kind) {
+    case SettingKind::number:
+    case SettingKind::whole: {
+      const std::string unit = row.unit.empty() ? "" : " " + row.unit;
+      return Error(fmt::format("{} cannot be {}. It can be {}{:g} to {:g}{}.", row.key, given,
+                               row.kind == SettingKind::whole ? "a whole number from " : "", row.low, row.high, unit));
+    }
+    case SettingKind::yesNo: return Error(fmt::format("{} cannot be {}. It can be true or false.", row.key, given));
+    case SettingKind::choice:
+      return Error(fmt::format("{} cannot be {}. It can be {}.", row.key, given, fmt::join(row.choices, ", ")));
+    case SettingKind::text: break;
+  }
+  return Error(fmt::format("{} has to be text.", row.key));
+}
+
+bool fits(const SettingRow& row, const SettingValue& value) {
+  switch (row.kind) {
+    case SettingKind::yesNo: return std::holds_alternative<bool>(value);
+    case SettingKind::text: return std::holds_alternative<std::string>(value);
+    case SettingKind::choice: {
+      const auto* text = std::get_if<std::string>(&value);
+      return text && std::find(row.choices.begin(), row.choices.end(), *text) != row.choices.end();
+    }
+    case SettingKind::number:
+    case SettingKind::whole: break;
+  }
+  const auto* number = std::get_if<double>(&value);
+  if (!number || !std::isfinite(*number) || *number < row.low || *number > row.high) return false;
+  return row.kind == SettingKind::number || *number == std::round(*number);
+}
+
+}  // namespace
+
+const SettingRow& settingRow(std::string_view key) {
+  static const std::map<std::string, const SettingRow*, std::less<>> rows = [] {
+    std::map<std::string, const SettingRow*, std::less<>> byKey;
+    for (const SettingRow& row : settingsTable()) byKey[row.key] = &row;
+    return byKey;
+  }();
+  const auto found = rows.find(key);
+  if (found == rows.end())
+    throw Error(fmt::format("There is no setting called {}. meek-trellis-cli settings lists them all.", key));
+  return *found->second;
+}
+
+const SettingValue& Settings::value(std::string_view key) const {
+  const auto found = values_.find(key);
+  return found != values_.end() ? found->second : settingRow(key).standard;
+}
+
+double Settings::number(std::string_view key) const { return std::get<double>(value(key)); }
+int Settings::whole(std::string_view key) const { return static_cast<int>(std::get<double>(value(key))); }
+bool Settings::yes(std::string_view key) const { return std::get<bool>(value(key)); }
+const std::string& Settings::text(std::string_view key) const { return std::get<std::string>(value(key)); }
+
+void Settings::set(std::string_view key, const SettingValue& given) {
+  const SettingRow& row = settingRow(key);
+  if (!fits(row, given)) throw unfit(row, trellis::toJson(given).dump());
+  if (given == row.standard)
+    reset(key);
+  else
+    values_.insert_or_assign(std::string(key), given);
+}
+
+void Settings::set(std::string_view key, const nlohmann::json& given) {
+  if (given.is_boolean()) return set(key, SettingValue(given.get<bool>()));
+  if (given.is_number()) return set(key, SettingValue(given.get<double>()));
+  if (given.is_string()) return set(key, SettingValue(given.get<std::string>()));
+  throw unfit(settingRow(key), given.dump().substr(0, 40));
+}
+
+void Settings::setFromText(std::string_view key, std::string_view given) {
+  const SettingRow& row = settingRow(key);
+  if (row.kind == SettingKind::yesNo) {
+    const bool yes = given == "true" || given == "on" || given == "yes";
+    if (!yes && given != "false" && given != "off" && given != "no") throw unfit(row, std::string(given));
+    return set(key, SettingValue(yes));
+  }
+  if (row.kind == SettingKind::choice || row.kind == SettingKind::text) return set(key, SettingValue(std::string(given)));
+  double number = 0;
+  const auto [end, status] = std::from_chars(given.data(), given.data() + given.size(), number);
+  if (status != std::errc{} || end != given.data() + given.size()) throw unfit(row, std::string(given));
+  set(key, SettingValue(number));
+}
+
+void Settings::reset(std::string_view key) {
+  if (const auto found = values_.find(key); found != values_.end()) values_.erase(found);
+}
+
+bool Settings::isDefault(std::string_view key) const { return values_.find(key) == values_.end(); }
+
+nlohmann::json Settings::toJson() const {
+  nlohmann::json values = nlohmann::json::object();
+  for (const auto& [key, value] : values_) values[key] = trellis::toJson(value);
+  return values;
+}
+
+void Settings::readJson(const nlohmann::json& values) {
+  if (!values.is_object()) throw Error("Settings have to be a JSON object of keys and values.");
+  for (const auto& [key, value] : values.items()) set(key, value);
+}
+
+nlohmann::json toJson(const SettingValue& value) {
+  return std::visit([](const auto& held) { return nlohmann::json(held); }, value);
+}
+
+}  // namespace trellis

@@ -1,0 +1,131 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The rows. Defaults are common practice in the trade; temperatures, speeds and densities are from
+// memory and belong to the invented machine "Glasshouse Bench" and filament "Potting PLA".
+#include "core/settings/settings.hpp"
+
+namespace trellis {
+
+namespace {
+
+SettingRow number(std::string key, std::string label, std::string unit, double low, double high, double standard,
+                  std::string help) {
+  return {std::move(key), SettingKind::number, std::move(label), std::move(unit), low, high, standard, {}, std::move(help)};
+}
+
+SettingRow whole(std::string key, std::string label, double low, double high, double standard, std::string help) {
+  return {std::move(key), SettingKind::whole, std::move(label), "", low, high, standard, {}, std::move(help)};
+}
+
+SettingRow choice(std::string key, std::string label, std::vector<std::string> choices, std::string standard,
+                  std::string help) {
+  return {std::move(key), SettingKind::choice, std::move(label), "", 0, 0, std::move(standard), std::move(choices),
+          std::move(help)};
+}
+
+SettingRow text(std::string key, std::string label, std::string standard, std::string help) {
+  return {std::move(key), SettingKind::text, std::move(label), "", 0, 0, std::move(standard), {}, std::move(help)};
+}
+
+void addLayers(std::vector<SettingRow>& rows) {
+  rows.push_back(number("layer.height", "Layer height", "mm", 0.05, 0.6, 0.2,
+                        "Thickness of a layer. Thinner shows finer slopes and takes longer."));
+  rows.push_back(number("layer.first", "First layer", "mm", 0.1, 0.6, 0.2,
+                        "Thickness of the layer on the plate. Thicker forgives an uneven plate."));
+  rows.push_back(number("line.width", "Line width", "mm", 0.2, 1.2, 0.45,
+                        "Width of a printed line, a little over the nozzle's. Wider is stronger and coarser."));
+  rows.push_back(whole("walls", "Walls", 1, 10, 2, "Lines around every outline. More are stronger and slower."));
+  rows.push_back(whole("skin.top", "Top skin", 0, 20, 4, "Solid layers under every upper surface."));
+  rows.push_back(whole("skin.bottom", "Bottom skin", 0, 20, 3, "Solid layers over every lower surface."));
+  rows.push_back(number("infill.density", "Infill", "%", 0, 100, 15,
+                        "How much of the inside is filled. More is stiffer; less curls less."));
+  rows.push_back(whole("skirt.loops", "Skirt loops", 0, 10, 1, "Lines drawn round everything first, to prime the nozzle."));
+  rows.push_back(number("skirt.distance", "Skirt distance", "mm", 1, 30, 5, "Daylight between the skirt and the print."));
+}
+
+void addSupport(std::vector<SettingRow>& rows) {
+  rows.push_back({"support.on", SettingKind::yesNo, "Supports", "", 0, 0, true, {},
+                  "Whether any support is built. Marks are kept while it is off."});
+  rows.push_back(choice("support.source", "Where", {"overhangs", "floating", "decisions"}, "overhangs",
+                        "What asks for support: everything that leans too far and your decisions; only what begins "
+                        "in mid-air and your decisions; or your decisions alone."));
+  rows.push_back(choice("support.footing", "Footing", {"plate", "any"}, "any",
+                        "What support may stand on: the plate only, which leaves no scars on upper surfaces, or plate and part."));
+  rows.push_back(number("support.free_lean", "Free lean", "°", 0, 89, 45,
+                        "The greatest lean from vertical that prints without help. Higher asks for less support and "
+                        "trusts the machine more."));
+  rows.push_back(number("support.gap.above", "Gap above", "mm", 0, 2, 0.2,
+                        "Daylight between the support and the part over it, kept exactly. Wider comes off more easily "
+                        "and leaves a rougher underside; about one layer is usual."));
+  rows.push_back(number("support.gap.below", "Gap below", "mm", 0, 2, 0.2,
+                        "Daylight between a support and the part it stands on. Wider leaves a fainter scar and a weaker foot."));
+  rows.push_back(number("support.gap.beside", "Gap beside", "mm", 0, 5, 0.5,
+                        "Daylight between a support and every wall it passes. Narrower reaches farther into corners and may stick."));
+  rows.push_back(whole("support.interface.upper.layers", "Interface layers", 0, 10, 3,
+                       "Denser layers right under the part. Two or three give an even face; none saves a little filament."));
+  rows.push_back(number("support.interface.upper.spacing", "Interface spacing", "mm", 0, 5, 0.45,
+                        "Daylight between the interface's lines; 0 is solid. Wider comes off more easily, and shows "
+                        "what is left to scrape off; narrower carries a smoother face."));
+  rows.push_back(number("support.body.spacing", "Body spacing", "mm", 0, 10, 2.2,
+                        "Daylight between the lines of the support's body. 2 to 2.5 mm is usual; over 3 mm the "
+                        "interface sags between them."));
+  rows.push_back(whole("support.body.walls", "Body walls", 0, 3, 1,
+                       "Lines around the body. One keeps it in one piece; more make it sturdier and harder to crush."));
+}
+
+void addFeatures(std::vector<SettingRow>& rows) {
+  struct Row { const char *feature, *label; double speed, fan; };
+  const Row features[] = {{"part.wall.outer", "outer walls", 40, 100},   {"part.wall.inner", "inner walls", 60, 100},
+                          {"part.skin", "skins", 60, 100},               {"part.infill", "infill", 80, 80},
+                          {"part.bridge", "bridges", 25, 100},           {"support.body", "support bodies", 70, 80},
+                          {"support.interface.upper", "upper interfaces", 40, 100}, {"skirt", "the skirt", 40, 0}};
+  for (const Row& row : features)
+    rows.push_back(number(std::string("speed.") + row.feature, std::string("Speed of ") + row.label, "mm/s", 1, 500, row.speed,
+                          "Slower is neater and sticks better."));
+  rows.push_back(number("speed.first", "Speed of the first layer", "mm/s", 1, 500, 25, "The most any line of the first layer is printed at."));
+  rows.push_back(number("speed.travel", "Travel speed", "mm/s", 1, 1000, 150, "Moves that print nothing."));
+  for (const Row& row : features)
+    rows.push_back(number(std::string("fan.") + row.feature, std::string("Fan for ") + row.label, "%", 0, 100, row.fan,
+                          "More cools faster, for overhangs and bridges; less bonds layers better. Off on the first layer."));
+}
+
+void addMachine(std::vector<SettingRow>& rows) {
+  rows.push_back(text("machine.name", "Machine", "Glasshouse Bench", "Its name, for the G-code's head."));
+  rows.push_back(number("machine.width", "Plate width", "mm", 20, 2000, 250, "Along x."));
+  rows.push_back(number("machine.depth", "Plate depth", "mm", 20, 2000, 210, "Along y."));
+  rows.push_back(number("machine.height", "Height", "mm", 20, 2000, 220, "The highest a print can be."));
+  rows.push_back(number("nozzle.width", "Nozzle", "mm", 0.1, 2, 0.4, "Bore of the nozzle."));
+  rows.push_back(number("machine.acceleration", "Acceleration", "mm/s²", 50, 50000, 1500, "For the time estimate; set it to what the machine is set to."));
+  rows.push_back(number("machine.corner", "Corner deviation", "mm", 0.001, 1, 0.02,
+                        "How far the machine may round a corner; sets the speed it keeps there."));
+  rows.push_back(number("retract.length", "Retraction", "mm", 0, 20, 0.8, "Filament pulled back before a travel."));
+  rows.push_back(number("retract.speed", "Retraction speed", "mm/s", 1, 200, 35, "How fast it is pulled back and pushed again."));
+  rows.push_back(number("retract.over", "Retract over", "mm", 0, 100, 1.5, "Shorter travels are made without retracting."));
+  rows.push_back(text("machine.start", "Start G-code",
+                      "M140 S{bed_temperature}\nM104 S{nozzle_temperature}\nG28\nM190 S{bed_temperature}\n"
+                      "M109 S{nozzle_temperature}\nG92 E0",
+                      "Printed before everything. {bed_temperature}, {nozzle_temperature} and {height} are filled in."));
+  rows.push_back(text("machine.end", "End G-code", "M104 S0\nM140 S0\nM106 S0\nG91\nG1 Z5 F600\nG90\nG28 X0 Y0\nM84",
+                      "Printed after everything, with the same values filled in."));
+  rows.push_back(text("filament.name", "Filament", "Potting PLA", "Its name, for the G-code's head."));
+  rows.push_back(number("filament.diameter", "Diameter", "mm", 0.5, 4, 1.75, "Of the filament."));
+  rows.push_back(number("filament.density", "Filament density", "g/cm³", 0.3, 10, 1.24, "For the grams."));
+  rows.push_back(number("filament.price", "Price", "/kg", 0, 10000, 22, "For the money, in your own currency."));
+  rows.push_back(number("filament.nozzle_temperature", "Nozzle temperature", "°C", 0, 500, 210, "While printing."));
+  rows.push_back(number("filament.bed_temperature", "Bed temperature", "°C", 0, 200, 60, "While printing."));
+}
+
+}  // namespace
+
+const std::vector<SettingRow>& settingsTable() {
+  static const std::vector<SettingRow> rows = [] {
+    std::vector<SettingRow> all;
+    addLayers(all);
+    addSupport(all);
+    addFeatures(all);
+    addMachine(all);
+    return all;
+  }();
+  return rows;
+}
+
+}  // namespace trellis

@@ -1,0 +1,29 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// How a print's height is divided into the part's layers.
+#pragma once
+
+#include <vector>
+
+namespace trellis {
+
+struct LayerRules {
+  double height = 0.2;  // mm
+  double first = 0.2;   // mm, of the layer on the plate
+};
+
+struct LayerSpan {
+  double bottom = 0;  // mm above the plate
+  double top = 0;
+  double middle() const { return (bottom + top) / 2; }
+  double height() const { return top - bottom; }
+};
+
+// Layers 0, 1, … whose middle planes lie below top.
+struct LayerPlan {
+  std::vector<LayerSpan> spans;
+  std::size_t count() const { return spans.size(); }
+};
+
+LayerPlan planLayers(double top, const LayerRules& rules);
+
+}  // namespace trellis

@@ -1,0 +1,208 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/slice/polygons.hpp"
+
+#include <algorithm>
+#include <cmath>
+
+namespace trellis {
+
+using namespace ClipperLib;
+
+namespace {
+
+bool apart(const Polygons& a, const Polygons& b) {
+  const Box2 boxA = boundsOf(a), boxB = boundsOf(b);
+  return boxA.isEmpty() || boxB.isEmpty() || !boxA.intersects(boxB);
+}
+
+Polygons combine(ClipType how, const Polygons& a, const Polygons& b) {
+  Clipper clipper;
+  clipper.AddPaths(a, ptSubject, true);
+  if (!b.empty()) clipper.AddPaths(b, ptClip, true);
+  Polygons result;
+  clipper.Execute(how, result, pftNonZero, pftNonZero);
+  return result;
+}
+
+Polygons offset(const Polygons& a, double distance, EndType end) {
+  ClipperOffset offsetter(2.0, arcTolerance * unitsPerMm);
+  offsetter.AddPaths(a, jtRound, end);
+  Polygons result;
+  offsetter.Execute(result, distance * unitsPerMm);
+  return result;
+}
+
+Polygons openLines(ClipType how, const Polygons& lines, const Polygons& region) {
+  Clipper clipper;
+  clipper.AddPaths(lines, ptSubject, false);
+  clipper.AddPaths(region, ptClip, true);
+  PolyTree tree;
+  clipper.Execute(how, tree, pftNonZero, pftNonZero);
+  Polygons result;
+  OpenPathsFromPolyTree(tree, result);
+  return result;
+}
+
+double distanceToLine(const Point& p, const Point& a, const Point& b) {
+  const Vec2 along = toMm(b) - toMm(a), to = toMm(p) - toMm(a);
+  const double length = along.norm();
+  if (length == 0) return to.norm();
+  const double t = std::clamp(to.dot(along) / (length * length), 0.0, 1.0);
+  return (to - t * along).norm();
+}
+
+// Douglas and Peucker 1973, without recursion.
+Polygon thinned(const Polygon& line, double tolerance) {
+  std::vector<bool> kept(line.size(), false);
+  kept.front() = kept.back() = true;
+  std::vector<std::pair<std::size_t, std::size_t>> spans{{0, line.size() - 1}};
+  while (!spans.empty()) {
+    const auto [from, to] = spans.back();
+    spans.pop_back();
+    double farthest = tolerance;
+    std::size_t at = 0;
+    for (std::size_t i = from + 1; i < to; ++i) {
+      const double distance = distanceToLine(line[i], line[from], line[to]);
+      if (distance > farthest) {
+        farthest = distance;
+        at = i;
+      }
+    }
+    if (at == 0) continue;
+    kept[at] = true;
+    spans.emplace_back(from, at);
+    spans.emplace_back(at, to);
+  }
+  Polygon result;
+  for (std::size_t i = 0; i < line.size(); ++i)
+    if (kept[i]) result.push_back(line[i]);
+  return result;
+}
+
+void collectComponents(const PolyNode& node, std::vector<Polygons>& out) {
+  for (const PolyNode* outer : node.Childs) {
+    Polygons component{outer->Contour};
+    for (const PolyNode* hole : outer->Childs) component.push_back(hole->Contour);
+    out.push_back(std::move(component));
+    for (const PolyNode* hole : outer->Childs) collectComponents(*hole, out);
+  }
+}
+
+}  // namespace
+
+Polygons unite(const Polygons& a) { return a.empty() ? a : combine(ctUnion, a, {}); }
+
+Polygons unite(const Polygons& a, const Polygons& b) {
+  if (a.empty()) return b;
+  if (b.empty()) return a;
+  return combine(ctUnion, a, b);
+}
+
+Polygons subtract(const Polygons& a, const Polygons& b) { return apart(a, b) ? a : combine(ctDifference, a, b); }
+
+Polygons intersect(const Polygons& a, const Polygons& b) {
+  return apart(a, b) ? Polygons{} : combine(ctIntersection, a, b);
+}
+
+Polygons grow(const Polygons& a, double distance) {
+  if (a.empty() || distance == 0) return a;
+  return offset(a, distance, etClosedPolygon);
+}
+
+Polygons opened(const Polygons& a, double distance) { return grow(grow(a, -distance), distance); }
+
+Polygons closed(const Polygons& a, double distance) { return grow(grow(a, distance), -distance); }
+
+Polygons around(const Polygons& lines, double distance) {
+  if (lines.empty() || distance <= 0) return {};
+  return offset(lines, distance, etOpenRound);
+}
+
+Polygons linesOutside(const Polygons& closedLines, const Polygons& region) {
+  Polygons lines = closedLines;
+  for (Polygon& line : lines)
+    if (!line.empty()) line.push_back(line.front());
+  return region.empty() ? lines : openLines(ctDifference, lines, region);
+}
+
+Polygons linesInside(const Polygons& lines, const Polygons& region) {
+  if (lines.empty() || region.empty()) return {};
+  return openLines(ctIntersection, lines, region);
+}
+
+Polygons simplified(const Polygons& a, double tolerance) {
+  Polygons result;
+  for (const Polygon& outline : a) {
+    if (outline.size() < 4) {
+      result.push_back(outline);
+      continue;
+    }
+    // Split at the first point and the one farthest from it, so that neither end is arbitrary.
+    std::size_t far = 0;
+    double best = -1;
+    for (std::size_t i = 0; i < outline.size(); ++i) {
+      const double d = (toMm(outline[i]) - toMm(outline[0])).squaredNorm();
+      if (d > best) {
+        best = d;
+        far = i;
+      }
+    }
+    const auto middle = outline.begin() + static_cast<std::ptrdiff_t>(far);
+    Polygon there = thinned(Polygon(outline.begin(), middle + 1), tolerance);
+    Polygon back(middle, outline.end());
+    back.push_back(outline.front());
+    back = thinned(back, tolerance);
+    there.insert(there.end(), back.begin() + 1, back.end() - 1);
+    if (there.size() >= 3) result.push_back(std::move(there));
+  }
+  return result;
+}
+
+std::vector<Polygons> components(const Polygons& a) {
+  if (a.empty()) return {};
+  if (a.size() == 1) return {a};
+  Clipper clipper;
+  clipper.AddPaths(a, ptSubject, true);
+  PolyTree tree;
+  clipper.Execute(ctUnion, tree, pftNonZero, pftNonZero);
+  std::vector<Polygons> result;
+  collectComponents(tree, result);
+  return result;
+}
+
+double area(const Polygons& a) {
+  double sum = 0;
+  for (const Polygon& outline : a) sum += Area(outline);
+  return sum / (unitsPerMm * unitsPerMm);
+}
+
+Box2 boundsOf(const Polygons& a) {
+  Box2 box;
+  for (const Polygon& outline : a)
+    for (const Point& p : outline) box.extend(toMm(p));
+  return box;
+}
+
+bool contains(const Polygons& a, const Point& p) {
+  int winding = 0;
+  for (const Polygon& outline : a) {
+    const int where = PointInPolygon(p, outline);
+    if (where == -1) return true;
+    if (where == 1) winding += Orientation(outline) ? 1 : -1;
+  }
+  return winding > 0;
+}
+
+Polygons withoutSpecks(Polygons a, double smallest) {
+  std::erase_if(a, [&](const Polygon& outline) {
+    return std::abs(Area(outline)) < smallest * unitsPerMm * unitsPerMm;
+  });
+  return a;
+}
+
+Polygons rectangle(const Box2& box) {
+  return {{toPoint(box.min()), toPoint(box.max().x(), box.min().y()), toPoint(box.max()),
+           toPoint(box.min().x(), box.max().y())}};
+}
+
+}  // namespace trellis

@@ -1,0 +1,237 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/support/column.hpp"
+
+#include <algorithm>
+#include <cmath>
+
+namespace trellis {
+
+namespace {
+
+constexpr double eps = 1e-7;  // mm
+
+// A site's support at one height while it is let down: the slab between two planned heights.
+struct Step {
+  double bottom, top;
+  Polygons reach;        // what stands in this slab from bottom to top
+  struct Landing {
+    double bottom;  // ends on the part, higher than the slab's own bottom or a little lower
+    Polygons reach;
+  };
+  std::vector<Landing> landings;
+  bool lost = false;  // less stands here than in the slab above would need
+};
+
+class ColumnBuilder {
+ public:
+  ColumnBuilder(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules)
+      : site_(site), obstacles_(obstacles), rules_(rules) {}
+
+  Column build(const Progress& progress) {
+    const std::vector<double> heights = planHeights(obstacles_.plan, site_.lowest, site_.highest(), rules_);
+    letDown(heights, progress);
+    standOnSomething();
+    layInterface();
+    return std::move(column_);
+  }
+
+ private:
+  const LayerSpan& span(std::size_t layer) const { return obstacles_.plan.spans[layer]; }
+
+  // Layers of the part whose material lies between two heights.
+  std::pair<std::size_t, std::size_t> layersWithin(double bottom, double top) const {
+    const auto& spans = obstacles_.plan.spans;
+    const auto first = std::partition_point(spans.begin(), spans.end(),
+                                            [&](const LayerSpan& s) { return s.top <= bottom + eps; });
+    const auto last =
+        std::partition_point(first, spans.end(), [&](const LayerSpan& s) { return s.bottom < top - eps; });
+    return {first - spans.begin(), last - spans.begin()};
+  }
+
+  // What is kept free beside layer l: the surface of the site itself does not count.
+  Polygons besideOf(std::size_t l) const {
+    if (rules_.gapBeside <= 0) return obstacles_.sections[l];
+    if (l < site_.lowest || l > site_.highest()) return obstacles_.besides[l];
+    const Polygons other = linesOutside(obstacles_.sections[l], grow(site_.layers[l - site_.lowest], 0.01));
+    return unite(obstacles_.sections[l], around(other, rules_.gapBeside));
+  }
+
+  Polygons clearOfPart(Polygons reach, double bottom, double top) const {
+    const auto [from, to] = layersWithin(bottom - rules_.gapBelow, top + rules_.gapAbove);
+    for (std::size_t l = from; l < to && !reach.empty(); ++l) reach = subtract(reach, obstacles_.sections[l]);
+    const auto [low, high] = layersWithin(bottom, top);
+    for (std::size_t l = low; l < high && !reach.empty(); ++l) reach = subtract(reach, besideOf(l));
+    return reach;
+  }
+
+  // Grown to at least two lines where it is thinner, closed over slits of less than one line.
+  Polygons printable(const Polygons& reach) const {
+    const double w = rules_.lineWidth;
+    Polygons result = closed(reach, w / 2);
+    const Polygons thin = subtract(result, opened(result, w * 0.98));
+    if (thin.empty()) return result;
+    const Polygons veryThin = subtract(thin, opened(thin, w / 2));
+    return unite(unite(result, grow(thin, w / 2)), grow(veryThin, w));
+  }
+
+  Polygons demandUnder(double top) {
+    Polygons found;
+    for (std::size_t i = site_.lowest; i <= site_.highest(); ++i)
+      if (std::abs(span(i).bottom - rules_.gapAbove - top) < eps) found = site_.layers[i - site_.lowest];
+    return found;
+  }
+
+  void letDown(const std::vector<double>& heights, const Progress& progress) {
+    for (const Polygons& layer : site_.layers) column_.wanted += area(layer);
+    for (std::size_t i = site_.lowest; i <= site_.highest(); ++i)
+      if (span(i).bottom - rules_.gapAbove < rules_.thinnest - eps) column_.noRoom += area(site_.layers[i - site_.lowest]);
+    Polygons reach;
+    for (std::size_t q = 0; q + 1 < heights.size(); ++q) {
+      progress.check();
+      Step step{heights[q + 1], heights[q], {}, {}, false};
+      if (const Polygons fresh = demandUnder(step.top); !fresh.empty()) {
+        column_.noRoom += withoutRoom(fresh, step.top);
+        reach = printable(unite(reach, fresh));
+      }
+      if (reach.empty()) continue;
+      land(step, reach);
+      const double before = area(reach);
+      reach = withoutSpecks(clearOfPart(std::move(reach), step.bottom, step.top), speck());
+      step.lost = step.lost || before - area(reach) > speck() / 10;
+      step.reach = reach;
+      steps_.push_back(std::move(step));
+    }
+  }
+
+  // Area of fresh demand over part that is closer than both gaps and the thinnest layer allow.
+  double withoutRoom(const Polygons& fresh, double top) const {
+    const auto [from, to] = layersWithin(top - rules_.thinnest - rules_.gapBelow + 2 * eps, top);
+    double sum = 0;
+    for (std::size_t l = from; l < to; ++l) sum = std::max(sum, area(intersect(fresh, obstacles_.sections[l])));
+    return sum;
+  }
+
+  double speck() const { return rules_.lineWidth * rules_.lineWidth / 2; }
+
+  // Takes out of reach what ends on the part within this slab, and gives it an underside exactly at the
+  // part's top plus the gap below.
+  void land(Step& step, Polygons& reach) const {
+    const double least = rules_.thinnest - eps;
+    const auto [from, to] = layersWithin(step.bottom - rules_.gapBelow - rules_.thinnest, step.top - rules_.gapBelow);
+    for (std::size_t l = to; l-- > from && !reach.empty();) {
+      const double bottom = span(l).top + rules_.gapBelow;
+      const bool here = bottom <= step.top - least && bottom > step.bottom - least && std::abs(bottom - step.bottom) > eps;
+      const bool exactlyBelow = std::abs(bottom - step.bottom) <= eps;
+      if (!here && !exactlyBelow) continue;
+      Polygons landing = intersect(reach, obstacles_.sections[l]);
+      if (landing.empty()) continue;
+      reach = subtract(reach, landing);
+      const double wanted = area(landing);
+      if (rules_.footing == Footing::plate) landing.clear();
+      if (l + 1 < obstacles_.barred.size()) landing = subtract(landing, obstacles_.barred[l + 1]);
+      landing = clearOfPart(opened(landing, rules_.lineWidth / 4), bottom, step.top);
+      step.lost = step.lost || wanted - area(landing) > speck() / 10;
+      if (!landing.empty()) step.landings.push_back({bottom, std::move(landing)});
+    }
+  }
+
+  // From the bottom up: what has nothing under it is given up. Beside what was cut away a line may stand
+  // half on the line below, unless only the plate will do.
+  void standOnSomething() {
+    const double beside = rules_.footing == Footing::plate ? 0.001 : rules_.lineWidth / 2;
+    bool lostBelow = false;
+    for (std::size_t q = steps_.size(); q-- > 0;) {
+      Step& step = steps_[q];
+      const Step* under = q + 1 < steps_.size() && steps_[q + 1].top > step.bottom - eps ? &steps_[q + 1] : nullptr;
+      if (step.bottom < eps || (under && !under->lost && !lostBelow)) {
+        lostBelow = step.bottom < eps ? false : lostBelow;
+        continue;
+      }
+      Polygons below = under ? whole(*under) : Polygons{};
+      for (const Step::Landing& landing : step.landings) below = unite(below, landing.reach);
+      const double before = area(step.reach);
+      step.reach = withoutSpecks(intersect(step.reach, grow(below, beside)), speck());
+      const double given = before - area(step.reach);
+      lostBelow = given > speck() / 10;
+      if (q == 0 || !demandUnder(step.top).empty()) column_.withoutFooting += given;
+    }
+  }
+
+  void layInterface() {
+    const auto count = static_cast<std::size_t>(rules_.interfaceLayers);
+    for (std::size_t q = 0; q < steps_.size(); ++q) {
+      Polygons deep;  // what stands here with a whole interface over it
+      if (count == 0)
+        deep = whole(steps_[q]);
+      else if (q >= count)
+        deep = steps_[q - count].reach;
+      Step& step = steps_[q];
+      emit(step.bottom, step.top, step.reach, deep);
+      for (const Step::Landing& landing : step.landings) emit(landing.bottom, step.top, landing.reach, deep);
+    }
+  }
+
+  static Polygons whole(const Step& step) {
+    Polygons all = step.reach;
+    for (const Step::Landing& landing : step.landings) all = unite(all, landing.reach);
+    return all;
+  }
+
+  // A slab thicker than a nozzle can print becomes several of equal height.
+  void emit(double bottom, double top, const Polygons& reach, const Polygons& deep) {
+    if (reach.empty()) return;
+    const Polygons body = opened(intersect(reach, deep), rules_.lineWidth * 0.49);
+    const Polygons interface = rules_.interfaceLayers > 0 ? withoutSpecks(subtract(reach, body), 0.01) : Polygons{};
+    const Polygons& bulk = rules_.interfaceLayers > 0 ? body : reach;
+    const int count = static_cast<int>(std::ceil((top - bottom) / rules_.thickest - 1e-6));
+    for (int i = 0; i < count; ++i) {
+      const double high = top - (top - bottom) * i / count;
+      const double low = i + 1 == count ? bottom : top - (top - bottom) * (i + 1) / count;
+      column_.slabs.push_back({low, high, bulk, interface});
+    }
+  }
+
+  const DemandSite& site_;
+  const Obstacles& obstacles_;
+  const SupportRules& rules_;
+  std::vector<Step> steps_;
+  Column column_;
+};
+
+// Leaves out boundaries that would make a slab thinner than the thinnest; fixed ones stay.
+std::vector<double> withoutThinSlabs(const std::vector<std::pair<double, bool>>& wanted, double thinnest) {
+  std::vector<std::pair<double, bool>> kept;
+  for (const auto& [z, fixed] : wanted) {
+    while (!kept.empty() && fixed && !kept.back().second && kept.back().first - z < thinnest - eps) kept.pop_back();
+    if (!kept.empty() && kept.back().first - z < thinnest - eps) continue;
+    kept.emplace_back(z, fixed);
+  }
+  std::vector<double> heights;
+  for (const auto& entry : kept) heights.push_back(entry.first);
+  return heights;
+}
+
+}  // namespace
+
+std::vector<double> planHeights(const LayerPlan& plan, std::size_t lowest, std::size_t highest,
+                                const SupportRules& rules) {
+  const auto depth = static_cast<std::size_t>(std::max(1, rules.interfaceLayers));
+  const std::size_t deepest = lowest > depth ? lowest - depth : 0;
+  std::vector<std::pair<double, bool>> wanted;
+  for (std::size_t i = highest + 1; i-- > deepest;)
+    if (const double z = plan.spans[i].bottom - rules.gapAbove; z > rules.thinnest - eps)
+      wanted.emplace_back(z, i >= lowest);
+  if (wanted.empty()) return {};
+  const double reached = wanted.back().first;
+  for (std::size_t i = lowest; i-- > 0;)
+    if (plan.spans[i].top < reached - eps) wanted.emplace_back(plan.spans[i].top, false);
+  wanted.emplace_back(0.0, true);
+  return withoutThinSlabs(wanted, rules.thinnest);
+}
+
+Column buildColumn(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules,
+                   const Progress& progress) {
+  return ColumnBuilder(site, obstacles, rules).build(progress);
+}
+
+}  // namespace trellis

@@ -1,0 +1,43 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The normal support of one site: how its height is divided, and how far it reaches at each height.
+#pragma once
+
+#include "core/support/demand.hpp"
+
+namespace trellis {
+
+// The part's cross-sections, all parts together, and what keeps the gap beside them.
+struct Obstacles {
+  const LayerPlan& plan;
+  const std::vector<Polygons>& sections;
+  const std::vector<Polygons>& besides;  // sections grown by the gap beside
+  const std::vector<Polygons>& barred;   // up-facing surface where nothing may stand, as in MarkShadows
+};
+
+// A horizontal slab of support under one site.
+struct ColumnSlab {
+  double bottom = 0, top = 0;  // mm
+  Polygons body;       // load-bearing bulk
+  Polygons interface;  // of the upper interface
+};
+
+struct Column {
+  std::vector<ColumnSlab> slabs;  // highest first
+  double wanted = 0;       // mm² of demand in plan
+  double noRoom = 0;       // mm² of it where the gaps leave less than the thinnest layer
+  double withoutFooting = 0;  // mm² of support given up because nothing allowed is under it
+};
+
+// Heights, highest first and ending with 0, between which a site's support is printed. The gap above
+// is exact for every layer of the site: a boundary lies at (underside of layer i) − gapAbove for each
+// i of the site, and for as many layers below as the interface is thick. Farther down boundaries are the
+// part's own, so that both are printed at one height; one slab of another thickness lies between.
+std::vector<double> planHeights(const LayerPlan& plan, std::size_t lowest, std::size_t highest,
+                                const SupportRules& rules);
+
+// Lets the site's demand down to its footing. Weak on up-facing slopes when the gap below is no
+// multiple of the layer height: landings narrower than half a line are left out there.
+Column buildColumn(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules,
+                   const Progress& progress);
+
+}  // namespace trellis
