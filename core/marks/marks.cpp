@@ -28,6 +28,13 @@ bool walkTree(std::string_view tree, std::size_t& at, int depth) {
   return walkTree(tree, at, depth + 1) && walkTree(tree, at, depth + 1);
 }
 
+MarkTree treeWithout(std::string_view tree, std::size_t& at, char kind) {
+  const char node = tree[at++];
+  if (node != markSplit) return MarkTree(1, node == kind ? '\0' : node);
+  const MarkTree first = treeWithout(tree, at, kind), second = treeWithout(tree, at, kind);
+  return first.size() == 1 && first == second ? first : markSplit + first + second;
+}
+
 void visitLeaves(const Corners& corners, std::string_view tree, std::size_t& at,
                  const std::function<void(const Corners&, Mark)>& visit) {
   const char node = tree[at++];
@@ -111,6 +118,15 @@ MarksPtr Marks::with(const std::vector<std::pair<std::uint32_t, MarkTree>>& chan
     result->pages_[page] = std::move(fresh);
   }
   return result;
+}
+
+MarksPtr Marks::without(Mark kind) const {
+  std::vector<std::pair<std::uint32_t, MarkTree>> changes;
+  forEachTree([&](std::uint32_t facet, std::string_view tree) {
+    std::size_t at = 0;
+    changes.emplace_back(facet, treeWithout(tree, at, static_cast<char>(kind)));
+  });
+  return with(changes);
 }
 
 void forEachLeaf(const Corners& corners, std::string_view tree,

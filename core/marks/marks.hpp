@@ -43,6 +43,8 @@ class Marks {
 
   // The same marks with the given facets' trees replaced; facets ascend.
   MarksPtr with(const std::vector<std::pair<std::uint32_t, MarkTree>>& changes) const;
+  // The same marks without those of one kind.
+  MarksPtr without(Mark kind) const;
 
  private:
   static constexpr std::uint32_t pageSize = 256;

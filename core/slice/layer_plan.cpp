@@ -3,6 +3,12 @@
 
 namespace trellis {
 
+std::vector<double> LayerPlan::middles() const {
+  std::vector<double> heights;
+  for (const LayerSpan& span : spans) heights.push_back(span.middle());
+  return heights;
+}
+
 LayerPlan planLayers(double top, const LayerRules& rules) {
   constexpr double slack = 1e-6;  // a part exactly n layers high has n layers in spite of rounding
   LayerPlan plan;

@@ -22,6 +22,7 @@ struct LayerSpan {
 struct LayerPlan {
   std::vector<LayerSpan> spans;
   std::size_t count() const { return spans.size(); }
+  std::vector<double> middles() const;  // heights of the section planes
 };
 
 LayerPlan planLayers(double top, const LayerRules& rules);

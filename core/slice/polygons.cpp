@@ -118,11 +118,16 @@ Polygons around(const Polygons& lines, double distance) {
   return offset(lines, distance, etOpenRound);
 }
 
-Polygons linesOutside(const Polygons& closedLines, const Polygons& region) {
-  Polygons lines = closedLines;
+Polygons asLines(const Polygons& outlines) {
+  Polygons lines = outlines;
   for (Polygon& line : lines)
     if (!line.empty()) line.push_back(line.front());
-  return region.empty() ? lines : openLines(ctDifference, lines, region);
+  return lines;
+}
+
+Polygons linesOutside(const Polygons& lines, const Polygons& region) {
+  if (lines.empty() || region.empty()) return lines;
+  return openLines(ctDifference, lines, region);
 }
 
 Polygons linesInside(const Polygons& lines, const Polygons& region) {

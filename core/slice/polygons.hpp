@@ -47,9 +47,12 @@ Polygons closed(const Polygons& a, double distance);
 // Everything within distance mm of the lines. Lines are open and may have one point or more.
 Polygons around(const Polygons& lines, double distance);
 
-// The stretches of open or closed lines outside (or inside) a region, as open lines.
-Polygons linesOutside(const Polygons& closedLines, const Polygons& region);
-Polygons linesInside(const Polygons& openLines, const Polygons& region);
+// Each outline as an open line that ends where it began.
+Polygons asLines(const Polygons& outlines);
+
+// The stretches of open lines outside, or inside, a region.
+Polygons linesOutside(const Polygons& lines, const Polygons& region);
+Polygons linesInside(const Polygons& lines, const Polygons& region);
 
 // Fewer points; no outline moves by more than tolerance mm.
 Polygons simplified(const Polygons& a, double tolerance);

@@ -32,6 +32,8 @@ class ColumnBuilder {
     letDown(heights, progress);
     standOnSomething();
     layInterface();
+    for (std::size_t i = site_.lowest; i <= site_.highest(); ++i)
+      if (!site_.layers[i - site_.lowest].empty()) column_.contactTops.push_back(span(i).bottom - rules_.gapAbove);
     return std::move(column_);
   }
 
@@ -52,7 +54,7 @@ class ColumnBuilder {
   Polygons besideOf(std::size_t l) const {
     if (rules_.gapBeside <= 0) return obstacles_.sections[l];
     if (l < site_.lowest || l > site_.highest()) return obstacles_.besides[l];
-    const Polygons other = linesOutside(obstacles_.sections[l], grow(site_.layers[l - site_.lowest], 0.01));
+    const Polygons other = linesOutside(obstacles_.walls[l], grow(site_.layers[l - site_.lowest], 0.01));
     return unite(obstacles_.sections[l], around(other, rules_.gapBeside));
   }
 

@@ -3,16 +3,9 @@
 #pragma once
 
 #include "core/support/demand.hpp"
+#include "core/support/obstacles.hpp"
 
 namespace trellis {
-
-// The part's cross-sections, all parts together, and what keeps the gap beside them.
-struct Obstacles {
-  const LayerPlan& plan;
-  const std::vector<Polygons>& sections;
-  const std::vector<Polygons>& besides;  // sections grown by the gap beside
-  const std::vector<Polygons>& barred;   // up-facing surface where nothing may stand, as in MarkShadows
-};
 
 // A horizontal slab of support under one site.
 struct ColumnSlab {
@@ -23,6 +16,7 @@ struct ColumnSlab {
 
 struct Column {
   std::vector<ColumnSlab> slabs;  // highest first
+  std::vector<double> contactTops;  // heights, mm, at which a slab ends under the part
   double wanted = 0;       // mm² of demand in plan
   double noRoom = 0;       // mm² of it where the gaps leave less than the thinnest layer
   double withoutFooting = 0;  // mm² of support given up because nothing allowed is under it

@@ -11,6 +11,7 @@ struct SupportRules {
   bool on = true;
   Source source = Source::overhangs;
   Footing footing = Footing::any;
+  double freeLean = 45;     // degrees from vertical, 0–89
   double gapAbove = 0.2;   // mm of daylight, ≥ 0
   double gapBelow = 0.2;   // mm
   double gapBeside = 0.5;  // mm

@@ -1,0 +1,255 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// meek-trellis-cli: everything the window can compute, without it. Never asks. Exit 0, 1 (the work
+// failed, with a sentence on standard error) or 2 (usage).
+#include "core/assess/report.hpp"
+#include "core/base/files.hpp"
+#include "core/mesh/inspect.hpp"
+#include "core/pipeline/pipeline.hpp"
+#include "core/project/operations.hpp"
+#include "core/project/project_file.hpp"
+
+#include <CLI/CLI.hpp>
+#include <fmt/format.h>
+#include <unistd.h>
+
+#include <iostream>
+#include <mutex>
+
+namespace {
+
+using namespace trellis;
+using Json = nlohmann::json;
+
+// One bar on a terminal's standard error, nothing elsewhere.
+class Bar {
+ public:
+  Bar() : shown_(::isatty(2)), progress_([this](double fraction, std::string_view stage) { draw(fraction, stage); }) {}
+  ~Bar() {
+    if (drawn_) fmt::print(stderr, "\r{:60}\r", "");
+  }
+  const Progress& progress() const { return progress_; }
+
+ private:
+  void draw(double fraction, std::string_view stage) {
+    if (!shown_) return;
+    drawn_ = true;
+    const auto full = static_cast<std::size_t>(fraction * 24);
+    fmt::print(stderr, "\r[{:<24}] {:3.0f} % {:<28}", std::string(full, '='), fraction * 100, stage);
+    std::fflush(stderr);
+  }
+  bool shown_, drawn_ = false;
+  Progress progress_;
+};
+
+struct Options {
+  std::string file, settings, ops, gcode, project, report, svg;
+  std::vector<std::string> sets;
+  double layerHeight = 0;
+  bool json = false;
+};
+
+Json parsed(const std::string& path) {
+  try {
+    return Json::parse(readFile(path));
+  } catch (const Json::exception& error) {
+    throw Error(fmt::format("{} is not JSON: {}", path, error.what()));
+  }
+}
+
+void applySettings(Settings& settings, const Options& options) {
+  if (!options.settings.empty()) try {
+      settings.readJson(parsed(options.settings));
+    } catch (const Error& error) {
+      throw Error(fmt::format("{}: {}", options.settings, error.what()));
+    }
+  for (const std::string& set : options.sets) {
+    const std::size_t equals = set.find('=');
+    if (equals == std::string::npos) throw Error(fmt::format("--set {} has no =. Write --set key=value.", set));
+    settings.setFromText(set.substr(0, equals), set.substr(equals + 1));
+  }
+  if (options.layerHeight > 0) settings.set("layer.height", SettingValue(options.layerHeight));
+}
+
+// The file as a project with the settings and operations of the command line.
+ProjectPtr loaded(const Options& options, const Progress& progress) {
+  Settings asked;
+  applySettings(asked, options);  // first, so that a wrong key is said before a long read
+  const OpenedProject opened = openFile(options.file, asked, progress);
+  if (opened.fromNewerVersion)
+    throw Error(options.file + " was saved by a newer Meek Trellis, and building it here could lose decisions. Install the newer version.");
+  auto project = std::make_shared<Project>(*opened.project);
+  applySettings(project->settings, options);
+  ProjectPtr result = project;
+  if (!options.ops.empty()) try {
+      for (const Operation& operation : operationsFrom(parsed(options.ops))) result = apply(*result, operation);
+    } catch (const Error& error) {
+      throw Error(fmt::format("{}: {}", options.ops, error.what()));
+    }
+  return result;
+}
+
+Json inspectJson(const std::string& name, const TriangleMesh& mesh) {
+  const MeshFigures figures = inspect(mesh);
+  return {{"name", name}, {"facets", figures.facets}, {"vertices", figures.vertices}, {"shells", figures.shells},
+          {"size", {figures.size.x(), figures.size.y(), figures.size.z()}}, {"volume_mm3", figures.volume},
+          {"area_mm2", figures.area}, {"open_edges", figures.openEdges}, {"flipped_facets", figures.flippedFacets},
+          {"duplicate_facets", figures.duplicateFacets}};
+}
+
+void runInspect(const Options& options) {
+  const Bar bar;
+  const OpenedProject opened = openFile(options.file, {}, bar.progress());
+  Json parts = Json::array();
+  for (const PartPtr& part : opened.project->parts) parts.push_back(inspectJson(part->name, *part->mesh));
+  if (options.json) return void(std::cout << Json{{"parts", parts}}.dump(2) << "\n");
+  for (const Json& p : parts) {
+    fmt::print("{}\n  {} facets, {} vertices, {} shell{}\n", p["name"].get<std::string>(), p["facets"].get<int>(),
+               p["vertices"].get<int>(), p["shells"].get<int>(), p["shells"] == 1 ? "" : "s");
+    fmt::print("  {:.2f} × {:.2f} × {:.2f} mm, {:.1f} mm³, {:.1f} mm²\n", p["size"][0].get<double>(), p["size"][1].get<double>(),
+               p["size"][2].get<double>(), p["volume_mm3"].get<double>(), p["area_mm2"].get<double>());
+    fmt::print("  {} open edges, {} flipped facets, {} duplicate facets\n", p["open_edges"].get<int>(),
+               p["flipped_facets"].get<int>(), p["duplicate_facets"].get<int>());
+  }
+}
+
+std::string svgOf(const Polygons& section, const Box2& box, double z) {
+  std::string path;
+  for (const Polygon& outline : section) {
+    for (std::size_t i = 0; i < outline.size(); ++i) {
+      const Vec2 p = toMm(outline[i]);
+      path += fmt::format("{}{:.4f} {:.4f}", i ? " L" : " M", p.x(), -p.y());
+    }
+    path += " Z";
+  }
+  const Vec2 size = box.sizes();
+  return fmt::format("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{0:.4f}mm\" height=\"{1:.4f}mm\" viewBox=\"{2:.4f} {3:.4f} {0:.4f} {1:.4f}\">\n"
+                     "<title>z = {4:.4f} mm</title>\n<path fill=\"#CBBBA8\" fill-rule=\"evenodd\" d=\"{5}\"/>\n</svg>\n",
+                     size.x(), size.y(), box.min().x(), -box.max().y(), z, path);
+}
+
+void runSlices(const Options& options) {
+  const Bar bar;
+  const ProjectPtr project = loaded(options, bar.progress());
+  Box3 box;
+  std::vector<MeshPtr> placed;
+  for (const PartPtr& part : project->parts) {
+    placed.push_back(transformed(*part->mesh, transformOf(part->placement, *part->mesh)));
+    box.extend(placed.back()->bounds);
+  }
+  const LayerPlan plan = planLayers(box.max().z(), layerRules(project->settings));
+  std::vector<Polygons> sections(plan.count());
+  for (const MeshPtr& mesh : placed) {
+    const Slices slices = slice(*mesh, plan.middles(), bar.progress());
+    for (std::size_t i = 0; i < plan.count(); ++i) sections[i] = unite(sections[i], slices.sections[i]);
+  }
+  std::error_code failed;
+  std::filesystem::create_directories(options.svg, failed);
+  if (failed) throw Error(fmt::format("The folder {} could not be made: {}. Choose another place.", options.svg, failed.message()));
+  const Box2 paper(box.min().head<2>(), box.max().head<2>());
+  Json layers = Json::array();
+  for (std::size_t i = 0; i < plan.count(); ++i) {
+    const double z = plan.spans[i].middle();
+    writeFileAtomically(std::filesystem::path(options.svg) / fmt::format("layer-{:05}.svg", i), svgOf(sections[i], paper, z));
+    layers.push_back({{"index", i}, {"z", z}, {"area_mm2", area(sections[i])}});
+  }
+  if (options.json)
+    std::cout << Json{{"layers", layers}}.dump(2) << "\n";
+  else
+    fmt::print("{} layers in {}\n", plan.count(), options.svg);
+}
+
+void printTotals(const Json& report) {
+  const double seconds = report["time_s"].get<double>();
+  fmt::print("{} layers, {:.0f} h {:02.0f} min, {:.2f} g\n", report["layers"].get<int>(), std::floor(seconds / 3600),
+             std::floor(std::fmod(seconds, 3600) / 60), report["filament"]["total"]["g"].get<double>());
+  for (const auto& [feature, use] : report["filament"].items())
+    if (feature != "total") fmt::print("  {:<26}{:9.2f} g\n", feature, use["g"].get<double>());
+  fmt::print("  {} support piece{}\n", report["pieces"].size(), report["pieces"].size() == 1 ? "" : "s");
+  for (const Json& finding : report["findings"])
+    fmt::print("  {}: {}\n", finding["severity"].get<std::string>(), finding["message"].get<std::string>());
+}
+
+void runBuild(const Options& options) {
+  const Bar bar;
+  const ProjectPtr project = loaded(options, bar.progress());
+  Pipeline pipeline;
+  const BuildPtr build = pipeline.run(*project, bar.progress());
+  const Json report = reportOf(*build, project->settings);
+  for (const Finding& finding : build->findings)
+    if (finding.code == "too-large") throw Error(finding.message);
+  if (!options.project.empty()) writeFileAtomically(options.project, packProject(*project));
+  if (!options.gcode.empty()) {
+    const double height = build->print.layers.empty() ? 0 : build->print.layers.back()->top;
+    writeFileAtomically(options.gcode, writeGcode(build->print, gcodeRules(*project, height), totalsOf(*build, project->settings), bar.progress()));
+  }
+  const std::string text = report.dump(2, ' ', false, Json::error_handler_t::replace) + "\n";
+  if (!options.report.empty()) writeFileAtomically(options.report, text);
+  if (options.json)
+    std::cout << text;
+  else
+    printTotals(report);
+}
+
+void runSettings(const Options& options) {
+  Json rows = Json::array();
+  for (const SettingRow& row : settingsTable()) {
+    Json json{{"key", row.key}, {"label", row.label}, {"unit", row.unit}, {"default", toJson(row.standard)}, {"help", row.help}};
+    if (row.kind == SettingKind::number || row.kind == SettingKind::whole) json["range"] = {row.low, row.high};
+    if (row.kind == SettingKind::choice) json["choices"] = row.choices;
+    if (!options.json) {
+      const std::string range = json.contains("range") ? fmt::format("{:g} to {:g} {}", row.low, row.high, row.unit)
+                                : json.contains("choices") ? fmt::format("{}", fmt::join(row.choices, " | ")) : "";
+      fmt::print("{:<32} {:<28} default {}\n    {}\n", row.key, range, json["default"].dump(), row.help);
+    }
+    rows.push_back(std::move(json));
+  }
+  if (options.json) std::cout << Json{{"settings", rows}}.dump(2) << "\n";
+}
+
+void addProjectOptions(CLI::App* command, Options& options) {
+  command->add_option("FILE", options.file, "a mesh (STL, 3MF) or a project")->required();
+  command->add_option("--settings", options.settings, "a JSON object of setting keys and values");
+  command->add_option("--set", options.sets, "key=value, may be given several times")->allow_extra_args(false);
+  command->add_option("--ops", options.ops, "a JSON list of operations, applied in order");
+  command->add_flag("--json", options.json, "JSON on standard output");
+}
+
+}  // namespace
+
+int main(int argc, char** argv) {
+  CLI::App app("Meek Trellis, without the window");
+  app.set_version_flag("--version", TRELLIS_VERSION);
+  app.require_subcommand(1);
+  Options options;
+  CLI::App* inspect = app.add_subcommand("inspect", "figures and health of a mesh");
+  inspect->add_option("FILE", options.file, "a mesh (STL, 3MF) or a project")->required();
+  inspect->add_flag("--json", options.json, "JSON on standard output");
+  CLI::App* slices = app.add_subcommand("slices", "the layers' cross-sections as SVG, in mm");
+  addProjectOptions(slices, options);
+  slices->add_option("--layer-height", options.layerHeight, "mm");
+  slices->add_option("--svg", options.svg, "folder for one file a layer")->required();
+  CLI::App* build = app.add_subcommand("build", "supports, lines, time and filament");
+  addProjectOptions(build, options);
+  build->add_option("--gcode", options.gcode, "write G-code here");
+  build->add_option("--project", options.project, "write the project here");
+  build->add_option("--report", options.report, "write the report (JSON) here");
+  CLI::App* settings = app.add_subcommand("settings", "every setting: key, unit, range, default, help");
+  settings->add_flag("--json", options.json, "JSON on standard output");
+  try {
+    app.parse(argc, argv);
+  } catch (const CLI::ParseError& error) {
+    return app.exit(error) == 0 ? 0 : 2;
+  }
+  try {
+    if (*inspect) runInspect(options);
+    if (*slices) runSlices(options);
+    if (*build) runBuild(options);
+    if (*settings) runSettings(options);
+    return 0;
+  } catch (const std::bad_alloc&) {
+    fmt::print(stderr, "There is not enough memory for {}. Use a mesh with fewer facets or thicker layers.\n", options.file);
+  } catch (const std::exception& error) {
+    fmt::print(stderr, "{}\n", error.what());
+  }
+  return 1;
+}

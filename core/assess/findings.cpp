@@ -1,0 +1,174 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/assess/findings.hpp"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+namespace trellis {
+
+namespace {
+
+constexpr double worthSaying = 0.5;  // mm² of surface; less is the rim of a brush stroke
+
+class Finder {
+ public:
+  Finder(const Project& project, const Build& build, const SupportRules& support)
+      : project_(project), build_(build), support_(support) {}
+
+  Findings all() {
+    if (project_.parts.empty()) return {};
+    for (std::size_t p = 0; p < build_.parts.size(); ++p) {
+      soundness(p);
+      room(p);
+      decisions(p);
+      bareStarts(p);
+    }
+    columns();
+    thinFeatures();
+    std::stable_sort(found_.begin(), found_.end(), [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
+    return std::move(found_);
+  }
+
+ private:
+  void add(const char* code, Severity severity, std::string message, const Vec3& at, std::size_t part) {
+    found_.push_back({code, severity, std::move(message), at, static_cast<int>(part)});
+  }
+  const std::string& name(std::size_t p) const { return project_.parts[p]->name; }
+
+  void soundness(std::size_t p) {
+    const PartBuild& part = build_.parts[p];
+    const MeshFigures& figures = *part.figures;
+    if (!figures.sound())
+      add("broken-mesh", Severity::warning,
+          fmt::format("{} has a broken mesh: {} open edges, {} flipped and {} duplicate facets. It is cut as well as it "
+                      "can be; look at its layers, or mend it where it was drawn.",
+                      name(p), figures.openEdges, figures.flippedFacets, figures.duplicateFacets),
+          part.placed->bounds.center(), p);
+    if (!part.gaps->empty())
+      add("open-section", Severity::warning,
+          fmt::format("{} has outlines that do not close, first at {:.1f} mm height with a gap of {:.2f} mm, in {} places. "
+                      "They were closed straight across.",
+                      name(p), part.gaps->front().at.z(), part.gaps->front().length, part.gaps->size()),
+          part.gaps->front().at, p);
+    if (std::all_of(part.sections->begin(), part.sections->end(), [](const Polygons& s) { return s.empty(); }))
+      add("nothing-to-print", Severity::problem,
+          fmt::format("{} meets no layer, so nothing of it is printed. Make it thicker than half a layer, or the layers thinner.", name(p)),
+          part.placed->bounds.center(), p);
+  }
+
+  void room(std::size_t p) {
+    const Box3& box = build_.parts[p].placed->bounds;
+    const Settings& settings = project_.settings;
+    const Vec3 plate(settings.number("machine.width"), settings.number("machine.depth"), settings.number("machine.height"));
+    constexpr double slack = 1e-3;
+    if ((box.sizes().array() > plate.array() + slack).any())
+      add("too-large", Severity::problem,
+          fmt::format("{} measures {:.1f} × {:.1f} × {:.1f} mm and the machine prints at most {:g} × {:g} × {:g} mm. Scale it down or cut it.",
+                      name(p), box.sizes().x(), box.sizes().y(), box.sizes().z(), plate.x(), plate.y(), plate.z()),
+          box.center(), p);
+    else if ((box.min().head<2>().array() < -slack).any() || (box.max().array() > plate.array() + slack).any())
+      add("off-plate", Severity::problem, fmt::format("{} reaches past the plate or its height. Move it in.", name(p)), box.center(), p);
+    if (box.min().z() < -slack)
+      add("below-plate", Severity::problem,
+          fmt::format("{} reaches {:.2f} mm below the plate, and what is there is not printed. Drop it to the plate.", name(p), -box.min().z()),
+          box.center(), p);
+  }
+
+  void decisions(std::size_t p) {
+    const MarkShadows& shadows = *build_.parts[p].shadows;
+    if (!support_.on && !project_.parts[p]->marks->empty())
+      add("supports-off", Severity::problem,
+          fmt::format("{} has marks, but supports are switched off, so they build nothing. Switch supports on in Build.", name(p)),
+          build_.parts[p].placed->bounds.center(), p);
+    if (shadows.enforcedWall > worthSaying)
+      add("enforced-wall", Severity::note,
+          fmt::format("{} has {:.0f} mm² of enforcer on walls, which hang over nothing and so get no support. Mark the underside instead.",
+                      name(p), shadows.enforcedWall),
+          shadows.wallAt, p);
+    if (shadows.enforcedUpward > worthSaying)
+      add("enforced-upward", Severity::note,
+          fmt::format("{} has {:.0f} mm² of enforcer on surfaces that face up, where support has nothing to carry. Mark the underside instead.",
+                      name(p), shadows.enforcedUpward),
+          shadows.upwardAt, p);
+  }
+
+  // Whether support lies right under a place in a part's layer.
+  bool isCarried(const LayerSpan& span, const Polygons& place) const {
+    for (const SupportLayer& layer : build_.support->layers)
+      if (std::abs(layer.top - (span.bottom - support_.gapAbove)) < 1e-6)
+        for (const PieceRegion& region : layer.regions)
+          if (!intersect(region.area, place).empty()) return true;
+    return false;
+  }
+
+  void bareStarts(std::size_t p) {
+    const PartBuild& part = build_.parts[p];
+    std::size_t bare = 0;
+    const FloatingStart* first = nullptr;
+    for (const FloatingStart& start : part.overhangs->starts) {
+      const Vec2 reach(std::sqrt(start.area), std::sqrt(start.area));
+      const Box2 around(start.at.head<2>() - reach, start.at.head<2>() + reach);
+      if (isCarried(part.plan.spans[start.layer], intersect(part.overhangs->floating[start.layer], rectangle(around)))) continue;
+      ++bare;
+      if (!first) first = &start;
+    }
+    if (first)
+      add("floating-start", Severity::problem,
+          fmt::format("{} begins in mid-air in {} place{}, first at {:.2f} mm height, and nothing is under it. Enforce support there, or turn the part.",
+                      name(p), bare, bare == 1 ? "" : "s", first->at.z()),
+          first->at, p);
+  }
+
+  void columns() {
+    std::size_t i = 0;
+    for (std::size_t p = 0; p < build_.parts.size(); ++p)
+      for (const DemandSite& site : *build_.parts[p].sites) {
+        const Column& column = *build_.columns[i++];
+        const Vec2 middle = boundsOf(site.layers.front()).center();
+        const Vec3 at(middle.x(), middle.y(), build_.plan.spans[site.lowest].bottom);
+        if (column.noRoom > worthSaying)
+          add("no-room", Severity::warning,
+              fmt::format("{} hangs over {:.1f} mm² at {:.1f} mm height with no room for support under the gaps. Narrow the gaps, or leave it to bridge.",
+                          name(p), column.noRoom, at.z()),
+              at, p);
+        if (column.withoutFooting > worthSaying)
+          add("no-footing", Severity::warning,
+              fmt::format("{} has {:.1f} mm² at {:.1f} mm height whose support finds nothing to stand on. {}", name(p), column.withoutFooting, at.z(),
+                          support_.footing == Footing::plate ? "Let it stand on the part too (footing: plate and part), or turn the part."
+                                                             : "Narrow the gap beside, or turn the part."),
+              at, p);
+      }
+  }
+
+  void thinFeatures() {
+    double lost = 0;
+    const PrintLayer* first = nullptr;
+    for (const auto& layer : build_.print.layers) {
+      if (layer->tooThin.empty()) continue;
+      lost += area(layer->tooThin);
+      if (!first) first = layer.get();
+    }
+    if (!first) return;
+    const Vec2 middle = boundsOf({first->tooThin.front()}).center();
+    found_.push_back({"too-thin", Severity::note,
+                      fmt::format("Features thinner than half a line are not printed, first at {:.1f} mm height, {:.1f} mm² over all layers. "
+                                  "Thicken them, or set a narrower line width.",
+                                  first->bottom, lost),
+                      {middle.x(), middle.y(), first->bottom}, -1});
+  }
+
+  const Project& project_;
+  const Build& build_;
+  const SupportRules& support_;
+  Findings found_;
+};
+
+}  // namespace
+
+Findings findProblems(const Project& project, const Build& build, const SupportRules& support) {
+  return Finder(project, build, support).all();
+}
+
+}  // namespace trellis

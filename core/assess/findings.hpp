@@ -1,0 +1,14 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What the program noticed about a build: decisions without effect, things that cannot be printed.
+#pragma once
+
+#include "core/assess/build.hpp"
+#include "core/project/project.hpp"
+#include "core/support/rules.hpp"
+
+namespace trellis {
+
+// By severity, worst first, then by part and height. Codes are listed in docs/findings.md.
+Findings findProblems(const Project& project, const Build& build, const SupportRules& support);
+
+}  // namespace trellis

@@ -1,0 +1,24 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// A build as JSON, with the keys of docs/formats/report.md, for the command line and the G-code's summary.
+#pragma once
+
+#include "core/assess/build.hpp"
+#include "core/project/project.hpp"
+
+#include <nlohmann/json.hpp>
+
+namespace trellis {
+
+// Totals by feature: length and mass of filament, money.
+nlohmann::json totalsOf(const Build& build, const Settings& settings);
+
+// Totals, pieces, findings, and how long each stage of the computation took.
+nlohmann::json reportOf(const Build& build, const Settings& settings);
+
+const char* nameOf(Severity severity);
+
+// Mass in g of a volume of filament in mm³: ρ·V. Money from it, in the currency of the price.
+double grams(double volume, const Settings& settings);
+double money(double volume, const Settings& settings);
+
+}  // namespace trellis

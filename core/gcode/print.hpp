@@ -1,0 +1,24 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// A print: every layer's runs in the order they are printed, and what each layer takes.
+#pragma once
+
+#include "core/gcode/motion.hpp"
+
+#include <memory>
+
+namespace trellis {
+
+struct PrintLayer {
+  double bottom = 0, top = 0;  // mm
+  bool supportOnly = false;    // exists only for support
+  std::vector<Run> runs;
+  LayerUse use;
+  Polygons tooThin;  // parts of the sections that no line can print
+};
+
+// Layers by top. A layer is printed whole before the next, so the nozzle never goes down into a print.
+struct Print {
+  std::vector<std::shared_ptr<const PrintLayer>> layers;
+};
+
+}  // namespace trellis

@@ -1,0 +1,155 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/gcode/writer.hpp"
+
+#include "core/base/parallel.hpp"
+
+#include <fmt/format.h>
+
+#include <cmath>
+#include <iterator>
+
+namespace trellis {
+
+namespace {
+
+constexpr double shortest = 0.01;  // mm; shorter stretches are joined to the next
+
+// Whole micrometres, what the text holds.
+struct Micron {
+  long long x, y;
+  bool operator==(const Micron&) const = default;
+};
+
+Micron rounded(const Point& p) {
+  const Vec2 mm = toMm(p);
+  return {std::llround(mm.x() * 1000), std::llround(mm.y() * 1000)};
+}
+
+double distance(const Micron& a, const Micron& b) {
+  return std::hypot(static_cast<double>(a.x - b.x), static_cast<double>(a.y - b.y)) / 1000;
+}
+
+double mm(long long micron) { return static_cast<double>(micron) / 1000; }
+
+// Quotes and backslashes would end the name early.
+std::string quoted(const std::string& name) {
+  std::string safe;
+  for (const char c : name) safe += c == '"' || c == '\\' || c == '\n' || c == '\r' ? '\'' : c;
+  return "\"" + safe + "\"";
+}
+
+class LayerWriter {
+ public:
+  LayerWriter(const PrintLayer& layer, std::size_t index, const GcodeRules& rules)
+      : layer_(layer), isFirst_(layer.bottom < 1e-6), rules_(rules), filament_(pi * rules.filamentDiameter * rules.filamentDiameter / 4) {
+    put("; @layer index={} z={:.4f} height={:.4f} kind={}\n", index, layer.top, layer.top - layer.bottom,
+        layer.supportOnly ? "support" : "part");
+  }
+
+  // before: where the layer below ended, or null.
+  std::string write(const Point* before) {
+    if (before) at_ = rounded(*before);
+    bool raised = false;
+    for (const Run& run : layer_.runs) {
+      const Micron start = rounded(run.points.front());
+      const double hop = distance(at_, start);
+      const bool retracts = before && retractsOver(hop, rules_.motion);
+      if (retracts) put("G1 E-{:.5f} F{:.0f}\n", rules_.motion.retractLength, rules_.motion.retractSpeed * 60);
+      if (!raised) put("G0 Z{:.4f} F{:.0f}\n", layer_.top, rules_.motion.travelSpeed * 60);
+      raised = true;
+      if (!before || hop > 0) put("G0 X{:.3f} Y{:.3f} F{:.0f}\n", mm(start.x), mm(start.y), rules_.motion.travelSpeed * 60);
+      if (retracts) put("G1 E{:.5f} F{:.0f}\n", rules_.motion.retractLength, rules_.motion.retractSpeed * 60);
+      at_ = start;
+      before = &run.points.back();
+      announce(run);
+      extrude(run);
+    }
+    return std::move(text_);
+  }
+
+ private:
+  template <typename... Values>
+  void put(fmt::format_string<Values...> format, Values&&... values) {
+    fmt::format_to(std::back_inserter(text_), format, std::forward<Values>(values)...);
+  }
+
+  void announce(const Run& run) {
+    if (run.owner != owner_) {
+      if (run.owner.kind == Owner::part) put("; @part {}\n", quoted(rules_.partNames.at(run.owner.index)));
+      if (run.owner.kind == Owner::piece) put("; @piece {}\n", run.owner.index);
+      owner_ = run.owner;
+    }
+    if (run.feature != feature_ || run.width != width_) {
+      put("; @feature {} width={:.4f}\n", nameOf(run.feature), run.width);
+      feature_ = run.feature;
+      width_ = run.width;
+    }
+    const double share = isFirst_ ? 0 : rules_.motion.fan[static_cast<std::size_t>(run.feature)];
+    const int fan = static_cast<int>(std::lround(share * 255));
+    if (fan != fan_) put("M106 S{}\n", fan);
+    fan_ = fan;
+  }
+
+  void extrude(const Run& run) {
+    const double perMm = beadArea(run.width, layer_.top - layer_.bottom) / filament_;
+    bool first = true;
+    for (std::size_t i = 1; i < run.points.size(); ++i) {
+      const Micron to = rounded(run.points[i]);
+      const double length = distance(at_, to);
+      if (to == at_ || (length < shortest && i + 1 < run.points.size())) continue;
+      put("G1 X{:.3f} Y{:.3f} E{:.5f}", mm(to.x), mm(to.y), length * perMm);
+      if (first) put(" F{:.0f}", speedOf(run.feature, isFirst_, rules_.motion) * 60);
+      text_ += '\n';
+      first = false;
+      at_ = to;
+    }
+  }
+
+  const PrintLayer& layer_;
+  bool isFirst_;
+  const GcodeRules& rules_;
+  double filament_;  // cross-section, mm²
+  std::string text_;
+  Micron at_{0, 0};
+  Owner owner_;
+  Feature feature_ = Feature::skirt;
+  double width_ = -1;
+  int fan_ = -1;
+};
+
+}  // namespace
+
+std::string filledIn(const std::string& text, const std::map<std::string, std::string>& values) {
+  std::string out;
+  for (std::size_t at = 0; at < text.size();) {
+    const std::size_t open = text.find('{', at);
+    out.append(text, at, open - at);
+    if (open == std::string::npos) break;
+    const std::size_t close = text.find('}', open);
+    const std::string name = text.substr(open + 1, close == std::string::npos ? close : close - open - 1);
+    const auto found = values.find(name);
+    if (found == values.end()) throw Error(fmt::format("The machine's G-code asks for {{{}}}, which nobody knows. Correct the name.", name));
+    out += found->second;
+    at = close + 1;
+  }
+  return out;
+}
+
+std::string writeGcode(const Print& print, const GcodeRules& rules, const nlohmann::json& summary,
+                       const Progress& progress) {
+  std::vector<std::string> texts(print.layers.size());
+  std::vector<const Point*> ends(print.layers.size() + 1, nullptr);
+  for (std::size_t i = 0; i < print.layers.size(); ++i)
+    ends[i + 1] = print.layers[i]->runs.empty() ? ends[i] : &print.layers[i]->runs.back().points.back();
+  parallelFor(print.layers.size(), progress,
+              [&](std::size_t i) { texts[i] = LayerWriter(*print.layers[i], i, rules).write(ends[i]); });
+  std::string text = "; meek-trellis " TRELLIS_VERSION "\n" + filledIn(rules.start, rules.values) + "\nG21\nG90\nM83\n";
+  std::size_t size = text.size();
+  for (const std::string& layer : texts) size += layer.size();
+  text.reserve(size + 4096);
+  for (const std::string& layer : texts) text += layer;
+  text += filledIn(rules.end, rules.values) + "\n; @summary " + summary.dump(-1, ' ', false, nlohmann::json::error_handler_t::replace) + "\n";
+  return text;
+}
+
+}  // namespace trellis

@@ -1,0 +1,31 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// A print as G-code: RS-274 words (NIST RS274/NGC) with the printing M-codes every open firmware shares.
+#pragma once
+
+#include "core/base/progress.hpp"
+#include "core/gcode/print.hpp"
+
+#include <nlohmann/json.hpp>
+
+#include <string>
+
+namespace trellis {
+
+struct GcodeRules {
+  MotionRules motion;
+  double filamentDiameter = 1.75;  // mm
+  std::string start, end;          // with {named} values
+  std::map<std::string, std::string> values;  // what the names stand for
+  std::vector<std::string> partNames;
+};
+
+// Absolute millimetres, relative extrusion (M83). X and Y to a micrometre, Z to a tenth of one; E is
+// computed from the rounded coordinates, so every line holds exactly its bead. Comments as documented in
+// docs/formats/gcode.md. The text depends on nothing but the print, the rules and the summary.
+std::string writeGcode(const Print& print, const GcodeRules& rules, const nlohmann::json& summary,
+                       const Progress& progress);
+
+// Text with {named} values filled in. Throws Error naming a name that is not known.
+std::string filledIn(const std::string& text, const std::map<std::string, std::string>& values);
+
+}  // namespace trellis

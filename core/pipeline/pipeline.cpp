@@ -1,0 +1,185 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/pipeline/pipeline.hpp"
+
+#include "core/assess/findings.hpp"
+#include "core/base/parallel.hpp"
+#include "core/pipeline/layer_builder.hpp"
+#include "core/slice/polygon_key.hpp"
+
+#include <chrono>
+
+namespace trellis {
+
+namespace {
+
+constexpr double outlineTolerance = 0.002;  // mm; sections keep this near to the mesh from here on
+
+std::uint64_t keyOfPlacement(const Placement& placement) {
+  KeyBuilder key;
+  for (const Vec3& v : {placement.position, placement.turn, placement.scale}) key.add(v.x()).add(v.y()).add(v.z());
+  return key.key();
+}
+
+std::uint64_t keyOfSite(const DemandSite& site) {
+  KeyBuilder key;
+  key.add(site.lowest);
+  for (const Polygons& layer : site.layers) key.add(keyOf(layer));
+  return key.key();
+}
+
+// All that columns depend on besides their site and the obstacles.
+std::uint64_t keyOfRules(const SupportRules& rules) {
+  return KeyBuilder()
+      .add(rules.on).add(rules.source).add(rules.footing).add(rules.freeLean)
+      .add(rules.gapAbove).add(rules.gapBelow).add(rules.gapBeside)
+      .add(rules.interfaceLayers).add(rules.lineWidth).add(rules.thinnest).add(rules.thickest)
+      .key();
+}
+
+}  // namespace
+
+struct Pipeline::PartCache {
+  Memo<TriangleMesh> placed;
+  Memo<Slices> slices;
+  Memo<std::vector<Polygons>> sections;
+  Memo<Overhangs> overhangs;
+  Memo<MarkShadows> shadows;
+  Memo<std::vector<DemandSite>> sites;
+};
+
+// One run: the steps in order, with the clock for each.
+struct Pipeline::Run {
+  Pipeline& pipeline;
+  const Project& project;
+  const Progress& progress;
+  SupportRules support = supportRules(project.settings);
+  std::shared_ptr<Build> build = std::make_shared<Build>();
+  std::uint64_t sectionsKey = 0, columnsKey = 0;
+  std::chrono::steady_clock::time_point last = std::chrono::steady_clock::now();
+
+  void stage(const char* name, double fraction) {
+    const auto now = std::chrono::steady_clock::now();
+    build->milliseconds.emplace_back(name, std::chrono::duration<double, std::milli>(now - last).count());
+    last = now;
+    progress.report(fraction, name);
+  }
+
+  void cutPart(std::size_t p) {
+    const Part& part = *project.parts[p];
+    PartCache& cache = *pipeline.parts_[p];
+    PartBuild& out = build->parts[p];
+    const std::uint64_t placedKey = KeyBuilder().add(part.mesh->key).add(keyOfPlacement(part.placement)).key();
+    out.placed = cache.placed.get(placedKey, [&] { return *transformed(*part.mesh, transformOf(part.placement, *part.mesh)); });
+    auto& figures = pipeline.figures_[part.mesh->key];
+    if (!figures) figures = std::make_shared<const MeshFigures>(inspect(*part.mesh));
+    out.figures = figures;
+    const LayerRules layers = layerRules(project.settings);
+    out.plan = planLayers(out.placed->bounds.max().z(), layers);
+    const std::uint64_t key = KeyBuilder().add(placedKey).add(layers.height).add(layers.first).key();
+    const auto slices = cache.slices.get(key, [&] { return slice(*out.placed, out.plan.middles(), progress); });
+    out.sections = cache.sections.get(key, [&] {
+      std::vector<Polygons> sections(slices->sections.size());
+      parallelFor(sections.size(), progress, [&](std::size_t i) { sections[i] = simplified(slices->sections[i], outlineTolerance); });
+      return sections;
+    });
+    out.gaps = std::shared_ptr<const std::vector<SliceGap>>(slices, &slices->gaps);
+    sectionsKey = KeyBuilder().add(sectionsKey).add(key).key();
+  }
+
+  void findDemandOf(std::size_t p) {
+    const Part& part = *project.parts[p];
+    PartCache& cache = *pipeline.parts_[p];
+    PartBuild& out = build->parts[p];
+    const std::uint64_t cut = cache.sections.key();
+    out.overhangs = cache.overhangs.get(KeyBuilder().add(cut).add(support.freeLean).key(),
+                                        [&] { return findOverhangs(out.plan, *out.sections, support.freeLean, progress); });
+    out.shadows = cache.shadows.get(KeyBuilder().add(cut).add(part.marks->key()).key(), [&] {
+      return castShadows(*part.mesh, transformOf(part.placement, *part.mesh), *part.marks, out.plan.middles(), progress);
+    });
+    const std::uint64_t key =
+        KeyBuilder().add(cache.overhangs.key()).add(cache.shadows.key()).add(support.source).add(support.on).key();
+    out.sites = cache.sites.get(key, [&] {
+      if (!support.on) return std::vector<DemandSite>();
+      return findSites(p, findDemand(*out.overhangs, *out.shadows, support.source, progress), progress);
+    });
+  }
+
+  void buildColumns() {
+    std::vector<const std::vector<Polygons>*> sections, barred;
+    std::uint64_t barredKey = 0;
+    std::vector<const DemandSite*> sites;
+    for (std::size_t p = 0; p < build->parts.size(); ++p) {
+      const PartBuild& part = build->parts[p];
+      sections.push_back(part.sections.get());
+      barred.push_back(&part.shadows->barred);
+      for (const Polygons& layer : part.shadows->barred) barredKey = KeyBuilder().add(barredKey).add(keyOf(layer)).key();
+      for (const DemandSite& site : *part.sites) sites.push_back(&site);
+    }
+    const std::uint64_t obstaclesKey = KeyBuilder().add(sectionsKey).add(barredKey).add(support.gapBeside).key();
+    if (sites.empty()) return void(columnsKey = 0);
+    const auto obstacles = pipeline.obstacles_.get(
+        obstaclesKey, [&] { return findObstacles(build->plan, sections, barred, support, progress); });
+    stage("letting supports down", 0.35);
+    const std::uint64_t common = KeyBuilder().add(obstaclesKey).add(keyOfRules(support)).key();
+    std::vector<std::uint64_t> keys(sites.size());
+    build->columns.resize(sites.size());
+    parallelFor(sites.size(), progress, [&](std::size_t i) {
+      keys[i] = KeyBuilder().add(common).add(keyOfSite(*sites[i])).key();
+      const auto found = pipeline.columns_.find(keys[i]);
+      build->columns[i] = found != pipeline.columns_.end()
+                              ? found->second
+                              : std::make_shared<const Column>(buildColumn(*sites[i], *obstacles, support, progress));
+    });
+    pipeline.columns_.clear();
+    for (std::size_t i = 0; i < sites.size(); ++i) {
+      pipeline.columns_[keys[i]] = build->columns[i];
+      columnsKey = KeyBuilder().add(columnsKey).add(keys[i]).key();
+    }
+  }
+
+  void layPaths() {
+    LayerBuilder builder(project, *build, support);
+    std::vector<std::uint64_t> keys(builder.count());
+    std::vector<std::shared_ptr<const PrintLayer>> layers(builder.count());
+    parallelFor(builder.count(), progress, [&](std::size_t i) {
+      keys[i] = KeyBuilder().add(sectionsKey).add(builder.keyOf(i)).key();
+      const auto found = pipeline.layers_.find(keys[i]);
+      layers[i] = found != pipeline.layers_.end() ? found->second : std::make_shared<const PrintLayer>(builder.build(i));
+    });
+    pipeline.layers_.clear();
+    for (std::size_t i = 0; i < layers.size(); ++i) pipeline.layers_[keys[i]] = layers[i];
+    std::erase_if(layers, [](const auto& layer) { return layer->runs.empty(); });
+    build->print.layers = std::move(layers);
+  }
+
+  BuildPtr all() {
+    while (pipeline.parts_.size() < project.parts.size()) pipeline.parts_.push_back(std::make_unique<PartCache>());
+    pipeline.parts_.resize(project.parts.size());
+    build->parts.resize(project.parts.size());
+    progress.report(0, "cutting into layers");
+    for (std::size_t p = 0; p < project.parts.size(); ++p) {
+      cutPart(p);
+      if (build->parts[p].plan.count() > build->plan.count()) build->plan = build->parts[p].plan;
+    }
+    stage("finding overhangs", 0.15);
+    for (std::size_t p = 0; p < project.parts.size(); ++p) findDemandOf(p);
+    stage("keeping clear", 0.25);
+    buildColumns();
+    stage("joining supports", 0.5);
+    build->support = pipeline.support_.get(columnsKey, [&] { return assembleSupport(build->columns, progress); });
+    stage("laying lines", 0.6);
+    layPaths();
+    stage("counting", 0.98);
+    build->tally = tallyOf(build->print, build->support->pieces.size(), motionRules(project.settings));
+    build->findings = findProblems(project, *build, support);
+    stage("done", 1);
+    return build;
+  }
+};
+
+Pipeline::Pipeline() = default;
+Pipeline::~Pipeline() = default;
+
+BuildPtr Pipeline::run(const Project& project, const Progress& progress) { return Run{*this, project, progress}.all(); }
+
+}  // namespace trellis

@@ -1,0 +1,52 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Which result depends on what. Recomputes only what is stale.
+#pragma once
+
+#include "core/assess/build.hpp"
+#include "core/pipeline/rules.hpp"
+
+#include <unordered_map>
+
+namespace trellis {
+
+// A value and the key of what it was made from.
+template <typename T>
+class Memo {
+ public:
+  template <typename Make>
+  std::shared_ptr<const T> get(std::uint64_t key, const Make& make) {
+    if (!value_ || key_ != key) {
+      value_ = std::make_shared<const T>(make());
+      key_ = key;
+    }
+    return value_;
+  }
+  std::uint64_t key() const { return key_; }
+
+ private:
+  std::uint64_t key_ = 0;
+  std::shared_ptr<const T> value_;
+};
+
+// Not safe to run from two threads at once; runs of it use every thread there is. Keeps the values of
+// the last run and nothing older.
+class Pipeline {
+ public:
+  Pipeline();
+  ~Pipeline();
+
+  // Throws Cancelled when progress is cancelled; values finished until then are kept for the next run.
+  BuildPtr run(const Project& project, const Progress& progress);
+
+ private:
+  struct PartCache;
+  struct Run;
+  std::vector<std::unique_ptr<PartCache>> parts_;
+  Memo<Obstacles> obstacles_;
+  Memo<SupportLayers> support_;
+  std::unordered_map<std::uint64_t, std::shared_ptr<const Column>> columns_;
+  std::unordered_map<std::uint64_t, std::shared_ptr<const PrintLayer>> layers_;
+  std::unordered_map<std::uint64_t, std::shared_ptr<const MeshFigures>> figures_;
+};
+
+}  // namespace trellis

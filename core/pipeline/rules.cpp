@@ -1,0 +1,68 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/pipeline/rules.hpp"
+
+#include <fmt/format.h>
+
+namespace trellis {
+
+LayerRules layerRules(const Settings& settings) {
+  return {settings.number("layer.height"), settings.number("layer.first")};
+}
+
+SupportRules supportRules(const Settings& settings) {
+  SupportRules rules;
+  rules.on = settings.yes("support.on");
+  const std::string& source = settings.text("support.source");
+  rules.source = source == "overhangs" ? Source::overhangs : source == "floating" ? Source::floating : Source::decisions;
+  rules.footing = settings.text("support.footing") == "plate" ? Footing::plate : Footing::any;
+  rules.freeLean = settings.number("support.free_lean");
+  rules.gapAbove = settings.number("support.gap.above");
+  rules.gapBelow = settings.number("support.gap.below");
+  rules.gapBeside = settings.number("support.gap.beside");
+  rules.interfaceLayers = settings.whole("support.interface.upper.layers");
+  rules.lineWidth = settings.number("line.width");
+  rules.thickest = 0.8 * settings.number("nozzle.width");
+  return rules;
+}
+
+PartRules partRules(const Settings& settings) {
+  return {settings.number("line.width"), settings.whole("walls"), settings.whole("skin.top"),
+          settings.whole("skin.bottom"), settings.number("infill.density") / 100};
+}
+
+SupportPathRules supportPathRules(const Settings& settings) {
+  return {settings.number("line.width"), settings.number("support.body.spacing"), settings.whole("support.body.walls"),
+          settings.number("support.interface.upper.spacing")};
+}
+
+MotionRules motionRules(const Settings& settings) {
+  MotionRules rules;
+  for (std::size_t i = 0; i < featureCount; ++i) {
+    rules.speed[i] = settings.number("speed." + std::string(featureNames[i]));
+    rules.fan[i] = settings.number("fan." + std::string(featureNames[i])) / 100;
+  }
+  rules.firstSpeed = settings.number("speed.first");
+  rules.travelSpeed = settings.number("speed.travel");
+  rules.acceleration = settings.number("machine.acceleration");
+  rules.cornerDeviation = settings.number("machine.corner");
+  rules.retractLength = settings.number("retract.length");
+  rules.retractSpeed = settings.number("retract.speed");
+  rules.retractOver = settings.number("retract.over");
+  return rules;
+}
+
+GcodeRules gcodeRules(const Project& project, double printHeight) {
+  const Settings& settings = project.settings;
+  GcodeRules rules;
+  rules.motion = motionRules(settings);
+  rules.filamentDiameter = settings.number("filament.diameter");
+  rules.start = settings.text("machine.start");
+  rules.end = settings.text("machine.end");
+  rules.values = {{"nozzle_temperature", fmt::format("{:g}", settings.number("filament.nozzle_temperature"))},
+                  {"bed_temperature", fmt::format("{:g}", settings.number("filament.bed_temperature"))},
+                  {"height", fmt::format("{:.3f}", printHeight)}};
+  for (const PartPtr& part : project.parts) rules.partNames.push_back(part->name);
+  return rules;
+}
+
+}  // namespace trellis

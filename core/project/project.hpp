@@ -1,0 +1,23 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The document: parts with their decisions, and the settings. An immutable value; it changes only by
+// operations, which make a new one that shares everything they leave alone.
+#pragma once
+
+#include "core/mesh/read_mesh.hpp"
+#include "core/plate/part.hpp"
+#include "core/settings/settings.hpp"
+
+namespace trellis {
+
+struct Project {
+  std::vector<PartPtr> parts;
+  Settings settings;
+};
+
+using ProjectPtr = std::shared_ptr<const Project>;
+
+// Meshes from files as parts in the middle of the plate, dropped onto it, in a row where there are
+// several. Meshes of one file keep their places relative to each other.
+std::vector<PartPtr> partsFrom(const std::vector<NamedMesh>& meshes, const Settings& settings);
+
+}  // namespace trellis

@@ -1,0 +1,220 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/project/project_file.hpp"
+
+#include "core/base/archive.hpp"
+#include "core/base/bytes.hpp"
+#include "core/base/files.hpp"
+#include "core/project/marks_file.hpp"
+
+#include <fmt/format.h>
+
+#include <iterator>
+#include <set>
+
+namespace trellis {
+
+namespace {
+
+using Json = nlohmann::json;
+constexpr const char* decisionsEntry = "Trellis/decisions.json";
+
+constexpr const char* contentTypes =
+    R"(<?xml version="1.0" encoding="UTF-8"?>
+<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types">
+<Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/>
+<Default Extension="model" ContentType="application/vnd.ms-package.3dmanufacturing-3dmodel+xml"/>
+<Default Extension="json" ContentType="application/json"/>
+<Default Extension="bin" ContentType="application/octet-stream"/>
+</Types>
+)";
+constexpr const char* rootRelations =
+    R"(<?xml version="1.0" encoding="UTF-8"?>
+<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">
+<Relationship Id="model" Target="/3D/3dmodel.model" Type="http://schemas.microsoft.com/3dmanufacturing/2013/01/3dmodel"/>
+</Relationships>
+)";
+
+std::string escaped(const std::string& text) {
+  std::string out;
+  for (const char c : text) switch (c) {
+      case '&': out += "&amp;"; break;
+      case '<': out += "&lt;"; break;
+      case '>': out += "&gt;"; break;
+      case '"': out += "&quot;"; break;
+      default: out += static_cast<unsigned char>(c) < 32 ? ' ' : c;
+    }
+  return out;
+}
+
+// Each distinct mesh once, in order of first use.
+struct MeshList {
+  std::vector<MeshPtr> meshes;
+  std::vector<std::size_t> ofPart;
+};
+
+MeshList distinctMeshes(const Project& project) {
+  MeshList list;
+  std::map<std::uint64_t, std::size_t> numbers;
+  for (const PartPtr& part : project.parts) {
+    const auto [entry, fresh] = numbers.try_emplace(part->mesh->key, list.meshes.size());
+    if (fresh) list.meshes.push_back(part->mesh);
+    list.ofPart.push_back(entry->second);
+  }
+  return list;
+}
+
+std::string modelXml(const Project& project, const MeshList& list) {
+  std::string xml =
+      "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<model unit=\"millimeter\" xml:lang=\"en-US\" "
+      "xmlns=\"http://schemas.microsoft.com/3dmanufacturing/core/2015/02\">\n"
+      "<metadata name=\"Application\">Meek Trellis " TRELLIS_VERSION "</metadata>\n<resources>\n";
+  const auto out = std::back_inserter(xml);
+  for (std::size_t i = 0; i < list.meshes.size(); ++i) {
+    const auto first = static_cast<std::size_t>(std::find(list.ofPart.begin(), list.ofPart.end(), i) - list.ofPart.begin());
+    fmt::format_to(out, "<object id=\"{}\" type=\"model\" name=\"{}\"><mesh><vertices>\n", i + 1, escaped(project.parts[first]->name));
+    for (const Vec3f& v : list.meshes[i]->vertices)
+      fmt::format_to(out, "<vertex x=\"{:.9g}\" y=\"{:.9g}\" z=\"{:.9g}\"/>\n", v.x(), v.y(), v.z());
+    xml += "</vertices><triangles>\n";
+    for (const Facet& f : list.meshes[i]->facets) fmt::format_to(out, "<triangle v1=\"{}\" v2=\"{}\" v3=\"{}\"/>\n", f[0], f[1], f[2]);
+    xml += "</triangles></mesh></object>\n";
+  }
+  xml += "</resources>\n<build>\n";
+  for (std::size_t p = 0; p < project.parts.size(); ++p) {
+    const Affine t = transformOf(project.parts[p]->placement, *project.parts[p]->mesh);
+    fmt::format_to(out, "<item objectid=\"{}\" transform=\"", list.ofPart[p] + 1);
+    for (int column = 0; column < 4; ++column)
+      for (int row = 0; row < 3; ++row)
+        fmt::format_to(out, "{}{:.9g}", column + row ? " " : "", t.matrix()(row, column));
+    xml += "\"/>\n";
+  }
+  return xml + "</build>\n</model>\n";
+}
+
+std::string attachmentRelations(const std::vector<std::string>& entries) {
+  std::string xml =
+      "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<Relationships "
+      "xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\">\n";
+  for (std::size_t i = 0; i < entries.size(); ++i)
+    xml += fmt::format("<Relationship Id=\"trellis{}\" Target=\"/{}\" Type=\"urn:meek-trellis:decisions:1\"/>\n", i, entries[i]);
+  return xml + "</Relationships>\n";
+}
+
+Json toJson(const Vec3& v) { return {v.x(), v.y(), v.z()}; }
+
+Vec3 vectorFrom(const Json& json) { return {json.at(0).get<double>(), json.at(1).get<double>(), json.at(2).get<double>()}; }
+
+std::string packMesh(const TriangleMesh& mesh) {
+  ByteWriter out;
+  out.putAll(mesh.vertices);
+  out.putAll(mesh.facets);
+  return out.take();
+}
+
+MeshPtr unpackMesh(std::string_view bytes, const std::string& what) {
+  ByteReader in(bytes, what);
+  auto vertices = in.getAll<Vec3f>();
+  auto facets = in.getAll<Facet>();
+  if (!in.atEnd()) in.fail();
+  for (const Facet& f : facets)
+    for (const std::uint32_t index : f)
+      if (index >= vertices.size()) in.fail();
+  for (const Vec3f& v : vertices)
+    if (!v.allFinite()) in.fail();
+  return makeMesh(std::move(vertices), std::move(facets));
+}
+
+// Settings that this version does not know are left out, those out of range too: their defaults hold.
+void readSettings(Settings& settings, const Json& values, bool lenient) {
+  for (const auto& [key, value] : values.items()) try {
+      settings.set(key, value);
+    } catch (const Error&) {
+      if (!lenient) throw;
+    }
+}
+
+Part readPart(const Json& json, const ArchiveReader& archive, std::map<std::string, MeshPtr>& meshes, const std::string& name) {
+  Part part;
+  part.name = json.at("name").get<std::string>();
+  const auto meshEntry = json.at("mesh").get<std::string>();
+  MeshPtr& mesh = meshes[meshEntry];
+  if (!mesh) mesh = unpackMesh(archive.read(meshEntry), name + " (" + meshEntry + ")");
+  part.mesh = mesh;
+  part.placement = {vectorFrom(json.at("position")), vectorFrom(json.at("turn")), vectorFrom(json.at("scale"))};
+  if (!part.placement.position.allFinite() || !part.placement.turn.allFinite() || (part.placement.scale.array() == 0).any())
+    throw Error(name + " is damaged: it places " + part.name + " nowhere. Use an earlier copy.");
+  if (json.contains("marks")) {
+    const auto marksEntry = json.at("marks").get<std::string>();
+    part.marks = unpackMarks(archive.read(marksEntry), mesh->facets.size(), name + " (" + marksEntry + ")");
+  }
+  return part;
+}
+
+}  // namespace
+
+bool isProjectFile(std::string_view bytes) {
+  if (!looksZipped(bytes)) return false;
+  try {
+    return ArchiveReader(bytes, "").has(decisionsEntry);
+  } catch (const Error&) {
+    return false;
+  }
+}
+
+OpenedProject readProject(std::string_view bytes, const std::string& name) {
+  const ArchiveReader archive(bytes, name);
+  if (!archive.has(decisionsEntry)) throw Error(name + " is not a Meek Trellis project. Open it as a mesh.");
+  try {
+    const Json decisions = Json::parse(archive.read(decisionsEntry));
+    OpenedProject opened;
+    opened.fromNewerVersion = decisions.at("format").get<int>() > projectFormat;
+    auto project = std::make_shared<Project>();
+    readSettings(project->settings, decisions.at("settings"), opened.fromNewerVersion);
+    std::map<std::string, MeshPtr> meshes;
+    for (const Json& part : decisions.at("parts"))
+      project->parts.push_back(std::make_shared<const Part>(readPart(part, archive, meshes, name)));
+    opened.project = std::move(project);
+    return opened;
+  } catch (const Json::exception&) {
+    throw Error(name + " is damaged: its list of decisions cannot be understood. Use an earlier copy.");
+  }
+}
+
+std::string packProject(const Project& project) {
+  const MeshList list = distinctMeshes(project);
+  Json decisions{{"format", projectFormat}, {"program", TRELLIS_VERSION}, {"settings", project.settings.toJson()},
+                 {"parts", Json::array()}};
+  std::vector<std::pair<std::string, std::string>> attachments;
+  for (std::size_t i = 0; i < list.meshes.size(); ++i)
+    attachments.emplace_back(fmt::format("Trellis/mesh-{}.bin", i), packMesh(*list.meshes[i]));
+  for (std::size_t p = 0; p < project.parts.size(); ++p) {
+    const Part& part = *project.parts[p];
+    Json json{{"name", part.name}, {"object", list.ofPart[p] + 1}, {"mesh", attachments[list.ofPart[p]].first},
+              {"mesh_key", fmt::format("{:016x}", part.mesh->key)}, {"position", toJson(part.placement.position)},
+              {"turn", toJson(part.placement.turn)}, {"scale", toJson(part.placement.scale)}};
+    if (!part.marks->empty()) {
+      attachments.emplace_back(fmt::format("Trellis/marks-{}.bin", p), packMarks(*part.marks));
+      json["marks"] = attachments.back().first;
+    }
+    decisions["parts"].push_back(std::move(json));
+  }
+  attachments.emplace_back(decisionsEntry, decisions.dump(1, ' ', false, Json::error_handler_t::replace));
+  std::vector<std::string> names;
+  for (const auto& [entry, bytes] : attachments) names.push_back(entry);
+  std::vector<std::pair<std::string, std::string>> entries{{"[Content_Types].xml", contentTypes},
+                                                           {"_rels/.rels", rootRelations},
+                                                           {"3D/3dmodel.model", modelXml(project, list)},
+                                                           {"3D/_rels/3dmodel.model.rels", attachmentRelations(names)}};
+  entries.insert(entries.end(), attachments.begin(), attachments.end());
+  return writeArchive(entries);
+}
+
+OpenedProject openFile(const std::filesystem::path& path, const Settings& settings, const Progress& progress) {
+  const std::string bytes = readFile(path);
+  if (isProjectFile(bytes)) return readProject(bytes, path.filename().string());
+  auto project = std::make_shared<Project>();
+  project->settings = settings;
+  project->parts = partsFrom(readMeshFile(path, progress), settings);
+  return {std::move(project), false};
+}
+
+}  // namespace trellis

@@ -1,0 +1,16 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Keys of polygon sets, for knowing whether a layer changed.
+#pragma once
+
+#include "core/base/hash.hpp"
+#include "core/slice/polygons.hpp"
+
+namespace trellis {
+
+inline std::uint64_t keyOf(const Polygons& polygons) {
+  KeyBuilder key;
+  for (const Polygon& outline : polygons) key.add(outline.size()).addBytes(outline.data(), outline.size() * sizeof(Point));
+  return key.key();
+}
+
+}  // namespace trellis

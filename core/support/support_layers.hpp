@@ -1,0 +1,40 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The columns of all sites brought together: what is printed in each support layer, as pieces.
+#pragma once
+
+#include "core/support/column.hpp"
+
+namespace trellis {
+
+// One connected region of one piece within a layer.
+struct PieceRegion {
+  std::size_t piece = 0;  // index into SupportLayers::pieces
+  bool interface = false;  // upper interface, else body
+  Polygons area;
+};
+
+struct SupportLayer {
+  double bottom = 0, top = 0;  // mm
+  std::vector<PieceRegion> regions;  // ordered by piece
+  std::uint64_t key = 0;       // of everything above, piece numbers included
+};
+
+// One connected body of support, the thing a hand pulls off.
+struct Piece {
+  double lowest = 0, highest = 0;   // mm
+  std::vector<std::size_t> sites;   // indices of the columns it is made of, ascending
+  double contactAbove = 0;          // mm² of interface (or body) right under the part
+};
+
+struct SupportLayers {
+  std::vector<SupportLayer> layers;  // by top, then by bottom
+  std::vector<Piece> pieces;         // numbered by their lowest layer
+};
+
+// Where slabs of two columns overlap without being the same layer, the column that ends lower keeps
+// the room: its interface is near. Slabs of the same layer are united, and interface wins over body.
+// Weak where two sites of different height touch: the higher column stands there with a gap of less
+// than a layer over the lower one's top.
+SupportLayers assembleSupport(const std::vector<std::shared_ptr<const Column>>& columns, const Progress& progress);
+
+}  // namespace trellis

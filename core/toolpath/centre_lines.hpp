@@ -1,0 +1,19 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Single lines for what is too thin for two.
+#pragma once
+
+#include "core/slice/polygons.hpp"
+
+namespace trellis {
+
+struct CentreLine {
+  double width = 0;  // mm, of the region along this line
+  Polygon points;    // open
+};
+
+// Lines along the middle of a region (its medial axis, over Boost's Voronoi diagram of segments) where
+// the region is at least narrowest mm wide. Cut into stretches of nearly constant width. Weak at ends:
+// a line stops half a width before the region does, and twigs shorter than narrowest are dropped.
+std::vector<CentreLine> centreLines(const Polygons& region, double narrowest);
+
+}  // namespace trellis

@@ -1,0 +1,126 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/toolpath/fill.hpp"
+
+#include <algorithm>
+#include <cmath>
+
+namespace trellis {
+
+namespace {
+
+// Turns plate coordinates so that the fill lines lie along x. Exact to a nanometre and repeatable.
+struct Turn {
+  double c, s;
+  explicit Turn(double angle) : c(std::cos(toRadians(angle))), s(std::sin(toRadians(angle))) {}
+  Vec2 in(const Point& p) const {
+    const double x = static_cast<double>(p.X), y = static_cast<double>(p.Y);
+    return {c * x + s * y, c * y - s * x};
+  }
+  Point out(double x, double y) const { return {std::llround(c * x - s * y), std::llround(s * x + c * y)}; }
+};
+
+struct Crossing {
+  long long line;
+  double x;
+};
+
+// Where the outlines cross the scan lines at pitch·(k + ½); half a pitch keeps lines off the origin.
+std::vector<Crossing> findCrossings(const Polygons& region, const Turn& turn, double pitch) {
+  std::vector<Crossing> crossings;
+  for (const Polygon& outline : region) {
+    if (outline.size() < 3) continue;
+    Vec2 a = turn.in(outline.back());
+    for (const Point& point : outline) {
+      const Vec2 b = turn.in(point);
+      const double low = std::min(a.y(), b.y()), high = std::max(a.y(), b.y());
+      for (auto k = static_cast<long long>(std::ceil(low / pitch - 0.5)); (static_cast<double>(k) + 0.5) * pitch < high; ++k) {
+        const double y = (static_cast<double>(k) + 0.5) * pitch;
+        crossings.push_back({k, a.x() + (b.x() - a.x()) * (y - a.y()) / (b.y() - a.y())});
+      }
+      a = b;
+    }
+  }
+  std::sort(crossings.begin(), crossings.end(),
+            [](const Crossing& a, const Crossing& b) { return std::tie(a.line, a.x) < std::tie(b.line, b.x); });
+  return crossings;
+}
+
+}  // namespace
+
+Polygons fillLines(const Polygons& region, double angle, double pitch, double shortest) {
+  Polygons lines;
+  if (region.empty()) return lines;
+  const Turn turn(angle);
+  const double step = pitch * unitsPerMm;
+  const std::vector<Crossing> crossings = findCrossings(region, turn, step);
+  for (std::size_t i = 0; i + 1 < crossings.size();) {
+    if (crossings[i].line != crossings[i + 1].line) {
+      ++i;
+      continue;
+    }
+    const double y = (static_cast<double>(crossings[i].line) + 0.5) * step;
+    const double from = crossings[i].x, to = crossings[i + 1].x;
+    if (to - from >= shortest * unitsPerMm) {
+      Polygon line{turn.out(from, y), turn.out(to, y)};
+      if (crossings[i].line % 2 != 0) std::reverse(line.begin(), line.end());
+      lines.push_back(std::move(line));
+    }
+    i += 2;
+  }
+  return lines;
+}
+
+Polygons linesThroughMissed(const Polygons& region, const Polygons& lines, double angle) {
+  Polygons found;
+  const Turn turn(angle);
+  for (const Polygons& piece : components(region)) {
+    const bool hit = std::any_of(lines.begin(), lines.end(), [&](const Polygon& line) {
+      return contains(piece, {(line[0].X + line[1].X) / 2, (line[0].Y + line[1].Y) / 2});
+    });
+    if (hit) continue;
+    Box2 box;
+    for (const Point& p : piece.front()) box.extend(turn.in(p));
+    const double height = box.sizes().y();
+    // One scan line through the middle: a pitch twice the height, shifted so that one falls there.
+    Polygons shifted = piece;
+    const double middle = box.center().y();
+    for (Polygon& outline : shifted)
+      for (Point& p : outline) {
+        const Vec2 q = turn.in(p);
+        p = turn.out(q.x(), q.y() - middle + height);
+      }
+    for (Polygon& line : fillLines(shifted, angle, 2 * height / unitsPerMm, 0.02)) {
+      for (Point& p : line) {
+        const Vec2 q = turn.in(p);
+        p = turn.out(q.x(), q.y() + middle - height);
+      }
+      found.push_back(std::move(line));
+    }
+  }
+  return found;
+}
+
+double spanAngle(const Polygons& region, const Polygons& anchor, double lineWidth) {
+  double bestAngle = 0, bestShare = -1, bestMean = 0;
+  for (int angle = 0; angle < 180; angle += 10) {
+    double held = 0, all = 0;
+    const Polygons lines = fillLines(region, angle, 2 * lineWidth, lineWidth);
+    for (const Polygon& line : lines) {
+      const Vec2 a = toMm(line[0]), b = toMm(line[1]);
+      const double length = (b - a).norm();
+      const Vec2 beyond = (b - a) / length * (lineWidth / 2);
+      all += length;
+      if (contains(anchor, toPoint(a - beyond)) && contains(anchor, toPoint(b + beyond))) held += length;
+    }
+    if (lines.empty()) continue;
+    const double share = std::round(held / all * 50) / 50, mean = all / static_cast<double>(lines.size());
+    if (share > bestShare || (share == bestShare && mean < bestMean)) {
+      bestAngle = angle;
+      bestShare = share;
+      bestMean = mean;
+    }
+  }
+  return bestAngle;
+}
+
+}  // namespace trellis

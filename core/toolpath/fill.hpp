@@ -1,0 +1,22 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Parallel lines across a region.
+#pragma once
+
+#include "core/slice/polygons.hpp"
+
+namespace trellis {
+
+// Line centres inside a region at an angle (degrees, counter-clockwise from x), pitch mm apart. Their
+// phase is fixed on the plate, so lines of the same angle and pitch stand on one another in every layer.
+// Given in scanning order, every other line the other way round. Lines under shortest mm are left out.
+Polygons fillLines(const Polygons& region, double angle, double pitch, double shortest = 0.1);
+
+// The one line through the middle of each connected piece of a region that fillLines misses because
+// the piece is narrower than the pitch.
+Polygons linesThroughMissed(const Polygons& region, const Polygons& lines, double angle);
+
+// The angle among multiples of 10° at which most of the line length across a region has both ends on
+// anchor, that is, along the span; the shortest spans win between equals.
+double spanAngle(const Polygons& region, const Polygons& anchor, double lineWidth);
+
+}  // namespace trellis

@@ -1,0 +1,41 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The lines of one layer of one part: walls, skins, bridges, infill.
+#pragma once
+
+#include "core/toolpath/path.hpp"
+
+#include <vector>
+
+namespace trellis {
+
+struct PartRules {
+  double lineWidth = 0.45;     // mm
+  int walls = 2;
+  int skinTop = 4, skinBottom = 3;  // layers
+  double infillDensity = 0.15;  // 0–1
+};
+
+struct PartPaths {
+  std::vector<PathGroup> groups;  // one per island
+  Polygons tooThin;               // of the section, what no line can print
+};
+
+// sections are the part's own, one per layer; carried is what support lies right under in this layer.
+// Skins alternate between 45° and 135°; over support they start at 45°, across the interface's lines.
+PartPaths partPaths(std::size_t part, const std::vector<Polygons>& sections, std::size_t layer,
+                    const Polygons& carried, const PartRules& rules);
+
+// Half the angle a skin or infill line is turned by from layer to layer.
+inline constexpr double evenAngle = 45, oddAngle = 135;
+
+// The walls of a region: loops at w/2, 3w/2, … inside its outline, the outermost first, and single
+// lines where it is too thin for a loop.
+struct Walls {
+  std::vector<std::vector<Path>> loops;  // outermost first
+  std::vector<Path> thin;
+  Polygons inside;   // what the walls leave free
+  Polygons tooThin;  // narrower than half a line
+};
+Walls wallsOf(const Polygons& region, int count, double lineWidth, Feature outer, Feature inner);
+
+}  // namespace trellis
