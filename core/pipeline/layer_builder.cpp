@@ -2,6 +2,7 @@
 #include "core/pipeline/layer_builder.hpp"
 
 #include "core/base/hash.hpp"
+#include "core/base/parallel.hpp"
 #include "core/slice/polygon_key.hpp"
 
 #include <algorithm>
@@ -30,8 +31,9 @@ Polygons regionsOf(const SupportLayer& layer) {
 
 }  // namespace
 
-LayerBuilder::LayerBuilder(const Project& project, const Build& build, const SupportRules& support)
-    : project_(project), build_(build), part_(partRules(project.settings)),
+LayerBuilder::LayerBuilder(const Project& project, const Build& build, const SupportRules& support, RegionBook& book,
+                           const Progress& progress)
+    : project_(project), build_(build), book_(book), part_(partRules(project.settings)),
       supportPaths_(supportPathRules(project.settings)), motion_(motionRules(project.settings)),
       rulesKey_(keyOfRules(project.settings, project.parts)) {
   std::map<std::pair<long long, long long>, Entry> byHeight;  // by top, then by bottom
@@ -54,6 +56,28 @@ LayerBuilder::LayerBuilder(const Project& project, const Build& build, const Sup
     if (found != supportTops.end()) entry.carrying = found->second;
   }
   for (const auto& [height, entry] : byHeight) entries_.push_back(entry);
+  fillBook(book, progress);
+}
+
+void LayerBuilder::fillBook(RegionBook& book, const Progress& progress) const {
+  RegionBook used;
+  std::vector<const PieceRegion*> fresh;
+  for (const SupportLayer& layer : build_.support->layers)
+    for (const PieceRegion& region : layer.regions) {
+      const auto [entry, isNew] = used.try_emplace(region.key);
+      if (!isNew) continue;
+      const auto known = book.find(region.key);
+      if (known != book.end())
+        entry->second = known->second;
+      else
+        fresh.push_back(&region);
+    }
+  std::vector<std::shared_ptr<const Stages>> paths(fresh.size());
+  parallelFor(fresh.size(), progress, [&](std::size_t i) {
+    paths[i] = std::make_shared<const Stages>(regionPaths(fresh[i]->area, fresh[i]->interface, supportPaths_));
+  });
+  for (std::size_t i = 0; i < fresh.size(); ++i) used[fresh[i]->key] = paths[i];
+  book = std::move(used);
 }
 
 std::uint64_t LayerBuilder::keyOf(std::size_t i) const {
@@ -91,7 +115,12 @@ PrintLayer LayerBuilder::build(std::size_t i) const {
   const auto& supportLayers = build_.support->layers;
   PrintLayer layer{entry.bottom, entry.top, entry.partLayer < 0, {}, {}, {}};
   std::vector<PathGroup> groups;
-  if (entry.supportLayer >= 0) groups = supportPaths(supportLayers[static_cast<std::size_t>(entry.supportLayer)], supportPaths_);
+  if (entry.supportLayer >= 0) {
+    const SupportLayer& support = supportLayers[static_cast<std::size_t>(entry.supportLayer)];
+    std::vector<const Stages*> paths;
+    for (const PieceRegion& region : support.regions) paths.push_back(book_.at(region.key).get());
+    groups = supportGroups(support, paths);
+  }
   if (entry.partLayer >= 0) {
     const Polygons carried = entry.carrying >= 0 ? regionsOf(supportLayers[static_cast<std::size_t>(entry.carrying)]) : Polygons{};
     for (std::size_t p = 0; p < build_.parts.size(); ++p) {

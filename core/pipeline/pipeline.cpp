@@ -3,7 +3,6 @@
 
 #include "core/assess/findings.hpp"
 #include "core/base/parallel.hpp"
-#include "core/pipeline/layer_builder.hpp"
 #include "core/slice/polygon_key.hpp"
 
 #include <chrono>
@@ -12,7 +11,7 @@ namespace trellis {
 
 namespace {
 
-constexpr double outlineTolerance = 0.002;  // mm; sections keep this near to the mesh from here on
+constexpr double outlineTolerance = 0.004;  // mm; sections keep this near to the mesh from here on
 
 std::uint64_t keyOfPlacement(const Placement& placement) {
   KeyBuilder key;
@@ -57,11 +56,15 @@ struct Pipeline::Run {
   std::uint64_t sectionsKey = 0, columnsKey = 0;
   std::chrono::steady_clock::time_point last = std::chrono::steady_clock::now();
 
-  void stage(const char* name, double fraction) {
+  const char* running = "cutting into layers";
+
+  // Ends the running stage and begins the next.
+  void stage(const char* next, double fraction) {
     const auto now = std::chrono::steady_clock::now();
-    build->milliseconds.emplace_back(name, std::chrono::duration<double, std::milli>(now - last).count());
+    build->milliseconds.emplace_back(running, std::chrono::duration<double, std::milli>(now - last).count());
     last = now;
-    progress.report(fraction, name);
+    running = next;
+    progress.report(fraction, next);
   }
 
   void cutPart(std::size_t p) {
@@ -100,25 +103,24 @@ struct Pipeline::Run {
         KeyBuilder().add(cache.overhangs.key()).add(cache.shadows.key()).add(support.source).add(support.on).key();
     out.sites = cache.sites.get(key, [&] {
       if (!support.on) return std::vector<DemandSite>();
-      return findSites(p, findDemand(*out.overhangs, *out.shadows, support.source, progress), progress);
+      return findSites(p, findDemand(*out.overhangs, *out.shadows, support.source, progress), *out.overhangs, progress);
     });
   }
 
   void buildColumns() {
-    std::vector<const std::vector<Polygons>*> sections, barred;
+    std::vector<PartObstacles> inTheWay;
     std::uint64_t barredKey = 0;
     std::vector<const DemandSite*> sites;
     for (std::size_t p = 0; p < build->parts.size(); ++p) {
       const PartBuild& part = build->parts[p];
-      sections.push_back(part.sections.get());
-      barred.push_back(&part.shadows->barred);
+      inTheWay.push_back({*part.sections, part.overhangs->demand, part.shadows->barred});
       for (const Polygons& layer : part.shadows->barred) barredKey = KeyBuilder().add(barredKey).add(keyOf(layer)).key();
       for (const DemandSite& site : *part.sites) sites.push_back(&site);
     }
-    const std::uint64_t obstaclesKey = KeyBuilder().add(sectionsKey).add(barredKey).add(support.gapBeside).key();
+    const std::uint64_t obstaclesKey = KeyBuilder().add(sectionsKey).add(barredKey).add(support.gapBeside).add(support.freeLean).key();
     if (sites.empty()) return void(columnsKey = 0);
     const auto obstacles = pipeline.obstacles_.get(
-        obstaclesKey, [&] { return findObstacles(build->plan, sections, barred, support, progress); });
+        obstaclesKey, [&] { return findObstacles(build->plan, inTheWay, support, progress); });
     stage("letting supports down", 0.35);
     const std::uint64_t common = KeyBuilder().add(obstaclesKey).add(keyOfRules(support)).key();
     std::vector<std::uint64_t> keys(sites.size());
@@ -138,7 +140,12 @@ struct Pipeline::Run {
   }
 
   void layPaths() {
-    LayerBuilder builder(project, *build, support);
+    const SupportPathRules rules = supportPathRules(project.settings);
+    const std::uint64_t bookKey =
+        KeyBuilder().add(rules.lineWidth).add(rules.bodySpacing).add(rules.bodyWalls).add(rules.interfaceSpacing).key();
+    if (bookKey != pipeline.bookKey_) pipeline.book_.clear();
+    pipeline.bookKey_ = bookKey;
+    LayerBuilder builder(project, *build, support, pipeline.book_, progress);
     std::vector<std::uint64_t> keys(builder.count());
     std::vector<std::shared_ptr<const PrintLayer>> layers(builder.count());
     parallelFor(builder.count(), progress, [&](std::size_t i) {
@@ -156,7 +163,7 @@ struct Pipeline::Run {
     while (pipeline.parts_.size() < project.parts.size()) pipeline.parts_.push_back(std::make_unique<PartCache>());
     pipeline.parts_.resize(project.parts.size());
     build->parts.resize(project.parts.size());
-    progress.report(0, "cutting into layers");
+    progress.report(0, running);
     for (std::size_t p = 0; p < project.parts.size(); ++p) {
       cutPart(p);
       if (build->parts[p].plan.count() > build->plan.count()) build->plan = build->parts[p].plan;

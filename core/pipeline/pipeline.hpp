@@ -3,7 +3,7 @@
 #pragma once
 
 #include "core/assess/build.hpp"
-#include "core/pipeline/rules.hpp"
+#include "core/pipeline/layer_builder.hpp"
 
 #include <unordered_map>
 
@@ -46,6 +46,8 @@ class Pipeline {
   Memo<SupportLayers> support_;
   std::unordered_map<std::uint64_t, std::shared_ptr<const Column>> columns_;
   std::unordered_map<std::uint64_t, std::shared_ptr<const PrintLayer>> layers_;
+  RegionBook book_;
+  std::uint64_t bookKey_ = 0;
   std::unordered_map<std::uint64_t, std::shared_ptr<const MeshFigures>> figures_;
 };
 

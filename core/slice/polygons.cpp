@@ -3,6 +3,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <limits>
 
 namespace trellis {
 
@@ -10,9 +11,38 @@ using namespace ClipperLib;
 
 namespace {
 
-bool apart(const Polygons& a, const Polygons& b) {
-  const Box2 boxA = boundsOf(a), boxB = boundsOf(b);
-  return boxA.isEmpty() || boxB.isEmpty() || !boxA.intersects(boxB);
+constexpr cInt hiRange = std::numeric_limits<cInt>::max(), loRange = std::numeric_limits<cInt>::min();
+
+struct Bounds {
+  cInt left = hiRange, bottom = hiRange, right = loRange, top = loRange;
+  void extend(const Polygon& outline) {
+    for (const Point& p : outline) {
+      left = std::min(left, p.X);
+      right = std::max(right, p.X);
+      bottom = std::min(bottom, p.Y);
+      top = std::max(top, p.Y);
+    }
+  }
+  bool meets(const Bounds& other) const {
+    return left <= other.right && other.left <= right && bottom <= other.top && other.bottom <= top;
+  }
+};
+
+// The outlines that reach into the bounds; the others have no say there, whether outer or hole.
+Polygons near(const Polygons& a, const Bounds& bounds) {
+  Polygons result;
+  for (const Polygon& outline : a) {
+    Bounds own;
+    own.extend(outline);
+    if (own.meets(bounds)) result.push_back(outline);
+  }
+  return result;
+}
+
+Bounds wholeBounds(const Polygons& a) {
+  Bounds bounds;
+  for (const Polygon& outline : a) bounds.extend(outline);
+  return bounds;
 }
 
 Polygons combine(ClipType how, const Polygons& a, const Polygons& b) {
@@ -21,14 +51,6 @@ Polygons combine(ClipType how, const Polygons& a, const Polygons& b) {
   if (!b.empty()) clipper.AddPaths(b, ptClip, true);
   Polygons result;
   clipper.Execute(how, result, pftNonZero, pftNonZero);
-  return result;
-}
-
-Polygons offset(const Polygons& a, double distance, EndType end) {
-  ClipperOffset offsetter(2.0, arcTolerance * unitsPerMm);
-  offsetter.AddPaths(a, jtRound, end);
-  Polygons result;
-  offsetter.Execute(result, distance * unitsPerMm);
   return result;
 }
 
@@ -98,24 +120,31 @@ Polygons unite(const Polygons& a, const Polygons& b) {
   return combine(ctUnion, a, b);
 }
 
-Polygons subtract(const Polygons& a, const Polygons& b) { return apart(a, b) ? a : combine(ctDifference, a, b); }
+Polygons subtract(const Polygons& a, const Polygons& b) {
+  if (a.empty() || b.empty()) return a;
+  const Polygons reaching = near(b, wholeBounds(a));
+  return reaching.empty() ? a : combine(ctDifference, a, reaching);
+}
 
 Polygons intersect(const Polygons& a, const Polygons& b) {
-  return apart(a, b) ? Polygons{} : combine(ctIntersection, a, b);
+  if (a.empty() || b.empty()) return {};
+  const Polygons ofB = near(b, wholeBounds(a));
+  if (ofB.empty()) return {};
+  const Polygons ofA = near(a, wholeBounds(ofB));
+  return ofA.empty() ? Polygons{} : combine(ctIntersection, ofA, ofB);
 }
 
-Polygons grow(const Polygons& a, double distance) {
-  if (a.empty() || distance == 0) return a;
-  return offset(a, distance, etClosedPolygon);
-}
-
-Polygons opened(const Polygons& a, double distance) { return grow(grow(a, -distance), distance); }
-
-Polygons closed(const Polygons& a, double distance) { return grow(grow(a, distance), -distance); }
-
-Polygons around(const Polygons& lines, double distance) {
-  if (lines.empty() || distance <= 0) return {};
-  return offset(lines, distance, etOpenRound);
+bool meet(const Polygons& a, const Polygons& b, double distance) {
+  Bounds boundsA = wholeBounds(a);
+  const Bounds boundsB = wholeBounds(b);
+  const auto reach = static_cast<cInt>(distance * unitsPerMm);
+  boundsA.left -= reach;
+  boundsA.bottom -= reach;
+  boundsA.right += reach;
+  boundsA.top += reach;
+  if (a.empty() || b.empty() || !boundsA.meets(boundsB)) return false;
+  if (a == b || contains(a, b.front().front()) || contains(b, a.front().front())) return true;
+  return !intersect(grow(a, distance), b).empty();
 }
 
 Polygons asLines(const Polygons& outlines) {

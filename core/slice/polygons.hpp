@@ -34,6 +34,9 @@ Polygons unite(const Polygons& a, const Polygons& b);
 Polygons subtract(const Polygons& a, const Polygons& b);
 Polygons intersect(const Polygons& a, const Polygons& b);
 
+// Whether two sets overlap or come within distance mm of each other.
+bool meet(const Polygons& a, const Polygons& b, double distance);
+
 // Outlines moved outward by distance mm (inward when negative) with round corners.
 Polygons grow(const Polygons& a, double distance);
 

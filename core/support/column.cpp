@@ -3,12 +3,14 @@
 
 #include <algorithm>
 #include <cmath>
+#include <map>
 
 namespace trellis {
 
 namespace {
 
 constexpr double eps = 1e-7;  // mm
+constexpr double smoothing = 0.004;  // mm an outline may move; without it corners pile up from layer to layer
 
 // A site's support at one height while it is let down: the slab between two planned heights.
 struct Step {
@@ -50,20 +52,26 @@ class ColumnBuilder {
     return {first - spans.begin(), last - spans.begin()};
   }
 
-  // What is kept free beside layer l: the surface of the site itself does not count.
-  Polygons besideOf(std::size_t l) const {
-    if (rules_.gapBeside <= 0) return obstacles_.sections[l];
-    if (l < site_.lowest || l > site_.highest()) return obstacles_.besides[l];
-    const Polygons other = linesOutside(obstacles_.walls[l], grow(site_.layers[l - site_.lowest], 0.01));
-    return unite(obstacles_.sections[l], around(other, rules_.gapBeside));
+  // What is kept free beside layer l. Surface of the site that only a mark makes part of it does not count
+  // either.
+  const Polygons& besideOf(std::size_t l) {
+    if (l < site_.lowest || l > site_.highest() || site_.beyondLean.empty()) return obstacles_.besides[l];
+    const Polygons& own = site_.beyondLean[l - site_.lowest];
+    if (own.empty()) return obstacles_.besides[l];
+    Polygons& cached = besides_[l];
+    if (cached.empty())
+      cached = unite(obstacles_.sections[l],
+                     around(linesOutside(obstacles_.walls[l], grow(own, 0.01)), rules_.gapBeside));
+    return cached;
   }
 
-  Polygons clearOfPart(Polygons reach, double bottom, double top) const {
+  Polygons clearOfPart(const Polygons& reach, double bottom, double top) {
+    Polygons inTheWay;
+    const auto add = [&](const Polygons& more) { inTheWay.insert(inTheWay.end(), more.begin(), more.end()); };
     const auto [from, to] = layersWithin(bottom - rules_.gapBelow, top + rules_.gapAbove);
-    for (std::size_t l = from; l < to && !reach.empty(); ++l) reach = subtract(reach, obstacles_.sections[l]);
     const auto [low, high] = layersWithin(bottom, top);
-    for (std::size_t l = low; l < high && !reach.empty(); ++l) reach = subtract(reach, besideOf(l));
-    return reach;
+    for (std::size_t l = from; l < to; ++l) add(l >= low && l < high ? besideOf(l) : obstacles_.sections[l]);
+    return subtract(reach, inTheWay);
   }
 
   // Grown to at least two lines where it is thinner, closed over slits of less than one line.
@@ -76,11 +84,24 @@ class ColumnBuilder {
     return unite(unite(result, grow(thin, w / 2)), grow(veryThin, w));
   }
 
-  Polygons demandUnder(double top) {
-    Polygons found;
+  // Fresh demand joins what is let down already. What begins here is made printable at once; what only
+  // widens a slope by a step is looked at every few layers, and when the site is complete.
+  Polygons joined(const Polygons& reach, const Polygons& fresh) {
+    Polygons all = reach;
+    for (const Polygons& piece : components(fresh)) {
+      const bool begins = reach.empty() || !meet(reach, piece, 0.01);
+      const Polygons wide = begins ? printable(piece) : piece;
+      all.insert(all.end(), wide.begin(), wide.end());
+    }
+    all = unite(all);
+    const bool complete = ++freshLayers_ == site_.layers.size();
+    return simplified(complete || freshLayers_ % 4 == 0 ? printable(all) : all, smoothing);
+  }
+
+  const Polygons* demandUnder(double top) const {
     for (std::size_t i = site_.lowest; i <= site_.highest(); ++i)
-      if (std::abs(span(i).bottom - rules_.gapAbove - top) < eps) found = site_.layers[i - site_.lowest];
-    return found;
+      if (std::abs(span(i).bottom - rules_.gapAbove - top) < eps) return &site_.layers[i - site_.lowest];
+    return nullptr;
   }
 
   void letDown(const std::vector<double>& heights, const Progress& progress) {
@@ -91,15 +112,17 @@ class ColumnBuilder {
     for (std::size_t q = 0; q + 1 < heights.size(); ++q) {
       progress.check();
       Step step{heights[q + 1], heights[q], {}, {}, false};
-      if (const Polygons fresh = demandUnder(step.top); !fresh.empty()) {
-        column_.noRoom += withoutRoom(fresh, step.top);
-        reach = printable(unite(reach, fresh));
+      if (const Polygons* fresh = demandUnder(step.top)) {
+        column_.noRoom += withoutRoom(*fresh, step.top);
+        reach = joined(reach, *fresh);
       }
       if (reach.empty()) continue;
       land(step, reach);
       const double before = area(reach);
-      reach = withoutSpecks(clearOfPart(std::move(reach), step.bottom, step.top), speck());
-      step.lost = step.lost || before - area(reach) > speck() / 10;
+      Polygons cleared = withoutSpecks(simplified(clearOfPart(reach, step.bottom, step.top), smoothing), speck());
+      const double loss = before - area(cleared);
+      if (loss > 1e-4 * std::min(1.0, before)) reach = std::move(cleared);  // else a straight column stays as it is
+      step.lost = step.lost || loss > speck() / 10;
       step.reach = reach;
       steps_.push_back(std::move(step));
     }
@@ -117,7 +140,7 @@ class ColumnBuilder {
 
   // Takes out of reach what ends on the part within this slab, and gives it an underside exactly at the
   // part's top plus the gap below.
-  void land(Step& step, Polygons& reach) const {
+  void land(Step& step, Polygons& reach) {
     const double least = rules_.thinnest - eps;
     const auto [from, to] = layersWithin(step.bottom - rules_.gapBelow - rules_.thinnest, step.top - rules_.gapBelow);
     for (std::size_t l = to; l-- > from && !reach.empty();) {
@@ -125,7 +148,7 @@ class ColumnBuilder {
       const bool here = bottom <= step.top - least && bottom > step.bottom - least && std::abs(bottom - step.bottom) > eps;
       const bool exactlyBelow = std::abs(bottom - step.bottom) <= eps;
       if (!here && !exactlyBelow) continue;
-      Polygons landing = intersect(reach, obstacles_.sections[l]);
+      Polygons landing = intersect(reach, obstacles_.ledges[l]);
       if (landing.empty()) continue;
       reach = subtract(reach, landing);
       const double wanted = area(landing);
@@ -155,7 +178,7 @@ class ColumnBuilder {
       step.reach = withoutSpecks(intersect(step.reach, grow(below, beside)), speck());
       const double given = before - area(step.reach);
       lostBelow = given > speck() / 10;
-      if (q == 0 || !demandUnder(step.top).empty()) column_.withoutFooting += given;
+      if (q == 0 || demandUnder(step.top)) column_.withoutFooting += given;
     }
   }
 
@@ -179,17 +202,29 @@ class ColumnBuilder {
     return all;
   }
 
+  // Body and interface of a slab. A straight column asks the same question in every slab.
+  void divide(const Polygons& reach, const Polygons& deep) {
+    if (reach == dividedReach_ && deep == dividedDeep_) return;
+    dividedReach_ = reach;
+    dividedDeep_ = deep;
+    if (rules_.interfaceLayers == 0) {
+      body_ = reach;
+      interface_.clear();
+    } else {
+      interface_ = reach == deep ? Polygons{} : withoutSpecks(opened(subtract(reach, deep), 0.05), 0.01);
+      body_ = withoutSpecks(subtract(reach, interface_), 0.01);
+    }
+  }
+
   // A slab thicker than a nozzle can print becomes several of equal height.
   void emit(double bottom, double top, const Polygons& reach, const Polygons& deep) {
     if (reach.empty()) return;
-    const Polygons body = opened(intersect(reach, deep), rules_.lineWidth * 0.49);
-    const Polygons interface = rules_.interfaceLayers > 0 ? withoutSpecks(subtract(reach, body), 0.01) : Polygons{};
-    const Polygons& bulk = rules_.interfaceLayers > 0 ? body : reach;
+    divide(reach, deep);
     const int count = static_cast<int>(std::ceil((top - bottom) / rules_.thickest - 1e-6));
     for (int i = 0; i < count; ++i) {
       const double high = top - (top - bottom) * i / count;
       const double low = i + 1 == count ? bottom : top - (top - bottom) * (i + 1) / count;
-      column_.slabs.push_back({low, high, bulk, interface});
+      column_.slabs.push_back({low, high, body_, interface_});
     }
   }
 
@@ -198,6 +233,9 @@ class ColumnBuilder {
   const SupportRules& rules_;
   std::vector<Step> steps_;
   Column column_;
+  std::size_t freshLayers_ = 0;
+  std::map<std::size_t, Polygons> besides_;
+  Polygons dividedReach_, dividedDeep_, body_, interface_;
 };
 
 // Leaves out boundaries that would make a slab thinner than the thinnest; fixed ones stay.

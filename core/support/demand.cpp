@@ -23,10 +23,14 @@ const Polygons& proposal(const Overhangs& overhangs, Source source, std::size_t 
   return nothing;
 }
 
-bool touch(const Polygons& a, const Polygons& b) {
-  const Box2 boxA = boundsOf(a), boxB = boundsOf(b);
-  if (boxA.exteriorDistance(boxB) > touching) return false;
-  return !intersect(grow(a, touching), b).empty();
+void noteBeyondLean(DemandSite& site, const Overhangs& overhangs) {
+  std::vector<Polygons> beyond(site.layers.size());
+  bool any = false;
+  for (std::size_t k = 0; k < beyond.size(); ++k) {
+    beyond[k] = withoutSpecks(subtract(site.layers[k], overhangs.demand[site.lowest + k]), smallest);
+    any = any || !beyond[k].empty();
+  }
+  if (any) site.beyondLean = std::move(beyond);
 }
 
 }  // namespace
@@ -42,7 +46,8 @@ std::vector<Polygons> findDemand(const Overhangs& overhangs, const MarkShadows& 
   return demand;
 }
 
-std::vector<DemandSite> findSites(std::size_t part, const std::vector<Polygons>& demand, const Progress& progress) {
+std::vector<DemandSite> findSites(std::size_t part, const std::vector<Polygons>& demand, const Overhangs& overhangs,
+                                  const Progress& progress) {
   std::vector<std::vector<Polygons>> pieces(demand.size());
   parallelFor(demand.size(), progress, [&](std::size_t i) { pieces[i] = components(demand[i]); });
   std::vector<std::size_t> first(demand.size() + 1, 0);
@@ -52,7 +57,7 @@ std::vector<DemandSite> findSites(std::size_t part, const std::vector<Polygons>&
   parallelFor(demand.empty() ? 0 : demand.size() - 1, progress, [&](std::size_t i) {
     for (std::size_t a = 0; a < pieces[i].size(); ++a)
       for (std::size_t b = 0; b < pieces[i + 1].size(); ++b)
-        if (touch(pieces[i][a], pieces[i + 1][b])) touches[i].emplace_back(first[i] + a, first[i + 1] + b);
+        if (meet(pieces[i][a], pieces[i + 1][b], touching)) touches[i].emplace_back(first[i] + a, first[i + 1] + b);
   });
   DisjointSets sets(first.back());
   for (const auto& layer : touches)
@@ -62,13 +67,14 @@ std::vector<DemandSite> findSites(std::size_t part, const std::vector<Polygons>&
   for (std::size_t i = 0; i < demand.size(); ++i)
     for (std::size_t a = 0; a < pieces[i].size(); ++a) {
       DemandSite& site = sites[sets.find(first[i] + a)];
-      if (site.layers.empty()) site = {part, i, {}};
+      if (site.layers.empty()) site = {part, i, {}, {}};
       site.layers.resize(i - site.lowest + 1);
       Polygons& layer = site.layers.back();
       layer.insert(layer.end(), pieces[i][a].begin(), pieces[i][a].end());
     }
   std::vector<DemandSite> result;
   for (auto& [lowest, site] : sites) result.push_back(std::move(site));
+  parallelFor(result.size(), progress, [&](std::size_t s) { noteBeyondLean(result[s], overhangs); });
   return result;
 }
 

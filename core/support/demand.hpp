@@ -14,6 +14,7 @@ struct DemandSite {
   std::size_t part = 0;
   std::size_t lowest = 0;         // layer of layers.front()
   std::vector<Polygons> layers;   // one per layer from lowest on, none empty
+  std::vector<Polygons> beyondLean;  // of each layer, what only a mark asks for; empty if that is nothing
   std::size_t highest() const { return lowest + layers.size() - 1; }
 };
 
@@ -23,6 +24,7 @@ std::vector<Polygons> findDemand(const Overhangs& overhangs, const MarkShadows& 
                                  const Progress& progress);
 
 // Splits a part's demand into sites: pieces of neighbouring layers that touch in plan belong together.
-std::vector<DemandSite> findSites(std::size_t part, const std::vector<Polygons>& demand, const Progress& progress);
+std::vector<DemandSite> findSites(std::size_t part, const std::vector<Polygons>& demand, const Overhangs& overhangs,
+                                  const Progress& progress);
 
 }  // namespace trellis

@@ -11,12 +11,14 @@ namespace {
 
 constexpr double smallest = 1e-4;  // mm²
 
-std::vector<Polygons> together(const LayerPlan& plan, const std::vector<const std::vector<Polygons>*>& parts,
-                               const Progress& progress) {
-  std::vector<Polygons> all(plan.count());
+using Layers = std::vector<Polygons>;
+
+Layers together(const LayerPlan& plan, const std::vector<PartObstacles>& parts, const Layers& (*which)(const PartObstacles&),
+                const Progress& progress) {
+  Layers all(plan.count());
   parallelFor(plan.count(), progress, [&](std::size_t i) {
-    for (const auto* part : parts)
-      if (i < part->size()) all[i] = unite(all[i], (*part)[i]);
+    for (const PartObstacles& part : parts)
+      if (i < which(part).size()) all[i] = unite(all[i], which(part)[i]);
   });
   return all;
 }
@@ -31,22 +33,29 @@ Polygons standingRoom(const Polygons& below, const Polygons& section, double rea
 
 }  // namespace
 
-Obstacles findObstacles(const LayerPlan& plan, const std::vector<const std::vector<Polygons>*>& sections,
-                        const std::vector<const std::vector<Polygons>*>& barred, const SupportRules& rules,
+Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>& parts, const SupportRules& rules,
                         const Progress& progress) {
-  Obstacles result{plan, together(plan, sections, progress), {}, {}, together(plan, barred, progress)};
+  Obstacles result;
+  result.plan = plan;
+  result.sections = together(plan, parts, [](const PartObstacles& part) -> const Layers& { return part.sections; }, progress);
+  result.barred = together(plan, parts, [](const PartObstacles& part) -> const Layers& { return part.barred; }, progress);
+  const Layers hanging = together(plan, parts, [](const PartObstacles& part) -> const Layers& { return part.hanging; }, progress);
+  result.ledges.resize(plan.count());
   result.walls.resize(plan.count());
   result.besides.resize(plan.count());
   const double slope = std::tan(toRadians(90 - standingSlope));
   parallelFor(plan.count(), progress, [&](std::size_t i) {
     const Polygons& section = result.sections[i];
-    result.walls[i] = asLines(section);
+    result.ledges[i] = i + 1 < plan.count() ? withoutSpecks(subtract(section, result.sections[i + 1]), smallest) : section;
+    Polygons exempt = hanging[i];
     if (i > 0) {
       const double step = plan.spans[i].middle() - plan.spans[i - 1].middle();
       const Polygons room = standingRoom(result.sections[i - 1], section, step * slope);
-      if (!room.empty()) result.walls[i] = linesOutside(result.walls[i], grow(room, 0.01));
+      exempt.insert(exempt.end(), room.begin(), room.end());
     }
-    result.besides[i] = unite(section, around(result.walls[i], rules.gapBeside));
+    const bool all = exempt.empty();
+    result.walls[i] = all ? asLines(section) : linesOutside(asLines(section), grow(unite(exempt), 0.01));
+    result.besides[i] = all ? grow(section, rules.gapBeside) : unite(section, around(result.walls[i], rules.gapBeside));
   });
   return result;
 }

@@ -12,19 +12,26 @@ namespace trellis {
 struct Obstacles {
   LayerPlan plan;
   std::vector<Polygons> sections;  // of all parts
-  std::vector<Polygons> walls;     // their outlines as open lines, without what is stood on
+  std::vector<Polygons> ledges;    // of each section, what the next one leaves uncovered: up-facing surface
+  std::vector<Polygons> walls;     // outlines that count for the gap beside, as open lines
   std::vector<Polygons> besides;   // sections, and everything within the gap beside of walls
   std::vector<Polygons> barred;    // up-facing surface where nothing may stand, by the layer above it
 };
 
+// What one part puts into the way, one entry per layer of its own plan.
+struct PartObstacles {
+  const std::vector<Polygons>& sections;
+  const std::vector<Polygons>& hanging;  // demand by lean: surface that support reaches from below
+  const std::vector<Polygons>& barred;
+};
+
 // Up-facing surface that leans back at least this far from vertical, degrees, is stood on and not passed
 // beside: common practice. It does not count for the gap beside, or a column over a slope would be eaten
-// away from below; the gap below holds there instead.
+// away from below; the gap below holds there instead. Hanging surface does not count either: support
+// comes up to it with the gap above.
 inline constexpr double standingSlope = 45;
 
-// sections[part][layer] and barred[part][layer]; shorter lists mean nothing there.
-Obstacles findObstacles(const LayerPlan& plan, const std::vector<const std::vector<Polygons>*>& sections,
-                        const std::vector<const std::vector<Polygons>*>& barred, const SupportRules& rules,
+Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>& parts, const SupportRules& rules,
                         const Progress& progress);
 
 }  // namespace trellis

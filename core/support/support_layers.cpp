@@ -13,7 +13,6 @@ namespace trellis {
 namespace {
 
 constexpr double eps = 1e-6;         // mm; heights this near are the same
-constexpr double touching = 0.02;    // mm of daylight that does not part two regions
 constexpr double smallest = 0.01;    // mm²
 
 using Columns = std::vector<std::shared_ptr<const Column>>;
@@ -68,42 +67,44 @@ struct Draft {
   std::vector<Region> regions;
 };
 
-void addRegions(Draft& draft, std::size_t layer, const Polygons& area, bool interface) {
-  for (Polygons& component : components(withoutSpecks(area, smallest))) {
-    Region region{layer, interface, std::move(component), {}, {}};
-    region.box = boundsOf(region.area);
-    for (const auto& [site, slab] : draft.slabs) {
-      const Polygons& theirs = interface ? slab->interface : slab->body;
-      if (!intersect(theirs, region.area).empty()) region.sites.push_back(site);
-    }
-    draft.regions.push_back(std::move(region));
+// The sites whose slab reaches into a region: some outline of theirs begins there. A region is a union
+// of whole outlines, but for what interface takes from body, and that site is found by its interface.
+std::vector<std::size_t> sitesIn(const Polygons& region, const Draft& draft, Polygons ColumnSlab::*which) {
+  std::vector<std::size_t> sites;
+  for (const auto& [site, slab] : draft.slabs) {
+    const Polygons& theirs = slab->*which;
+    const bool reaches = std::any_of(theirs.begin(), theirs.end(), [&](const Polygon& outline) { return contains(region, outline.front()); });
+    if (reaches) sites.push_back(site);
   }
+  return sites;
 }
 
 void fillDraft(Draft& draft, std::size_t layer) {
-  Polygons body, interface;
-  for (const auto& [site, slab] : draft.slabs) {
-    body.insert(body.end(), slab->body.begin(), slab->body.end());
-    interface.insert(interface.end(), slab->interface.begin(), slab->interface.end());
-  }
-  if (draft.slabs.size() > 1) {
-    body = unite(body);
-    interface = unite(interface);
-  }
-  addRegions(draft, layer, subtract(body, interface), false);
-  addRegions(draft, layer, interface, true);
+  const auto collected = [&](Polygons ColumnSlab::*which) {
+    Polygons all;
+    for (const auto& [site, slab] : draft.slabs) all.insert(all.end(), (slab->*which).begin(), (slab->*which).end());
+    return all;
+  };
+  const Polygons interface = collected(&ColumnSlab::interface);
+  Polygons body = collected(&ColumnSlab::body);
+  if (draft.slabs.size() > 1) body = subtract(body, interface);
+  const auto add = [&](const Polygons& area, Polygons ColumnSlab::*which) {
+    for (Polygons& component : components(withoutSpecks(area, smallest))) {
+      std::vector<std::size_t> sites = sitesIn(component, draft, which);
+      const Box2 box = boundsOf(component);
+      draft.regions.push_back({layer, which == &ColumnSlab::interface, std::move(component), box, std::move(sites)});
+    }
+  };
+  add(body, &ColumnSlab::body);
+  add(interface, &ColumnSlab::interface);
 }
 
-bool inContact(const Region& a, const Region& b) {
-  if (a.box.exteriorDistance(b.box) > touching) return false;
-  return !intersect(grow(a.area, touching), b.area).empty();
-}
+using Pairs = std::vector<std::pair<std::size_t, std::size_t>>;  // numbers of regions
 
-// Index pairs of regions in contact, upward from each layer and within it.
-std::vector<std::vector<std::pair<std::size_t, std::size_t>>> findContacts(const std::vector<Draft>& drafts,
-                                                                           const std::vector<std::size_t>& first,
-                                                                           const Progress& progress) {
-  std::vector<std::vector<std::pair<std::size_t, std::size_t>>> contacts(drafts.size());
+// Regions of one layer and of layers that touch or overlap it in height, as pairs with overlapping boxes.
+std::vector<Pairs> findNeighbours(const std::vector<Draft>& drafts, const std::vector<std::size_t>& first,
+                                  const Progress& progress) {
+  std::vector<Pairs> pairs(drafts.size());
   parallelFor(drafts.size(), progress, [&](std::size_t l) {
     // Layers ascend by top, so those that begin above this one's top are not all at the end: a layer is
     // never thicker than a millimetre, which bounds the search.
@@ -111,10 +112,46 @@ std::vector<std::vector<std::pair<std::size_t, std::size_t>>> findContacts(const
       if (drafts[m].bottom > drafts[l].top + eps) continue;
       for (std::size_t a = 0; a < drafts[l].regions.size(); ++a)
         for (std::size_t b = m == l ? a + 1 : 0; b < drafts[m].regions.size(); ++b)
-          if (inContact(drafts[l].regions[a], drafts[m].regions[b])) contacts[l].emplace_back(first[l] + a, first[m] + b);
+          if (drafts[l].regions[a].box.exteriorDistance(drafts[m].regions[b].box) < eps)
+            pairs[l].emplace_back(first[l] + a, first[m] + b);
     }
   });
-  return contacts;
+  return pairs;
+}
+
+// Whether one of a few corners of one region lies in the other: nearly always so where one stands on the
+// other.
+bool sharesCorner(const Region& a, const Region& b) {
+  constexpr std::size_t asked = 8;  // corners of each outline
+  const auto oneWay = [](const Region& inner, const Region& outer) {
+    for (const Polygon& outline : inner.area)
+      for (std::size_t i = 0; i < outline.size(); i += outline.size() / asked + 1)
+        if (outer.box.contains(toMm(outline[i])) && contains(outer.area, outline[i])) return true;
+    return false;
+  };
+  return a.area == b.area || oneWay(a, b) || oneWay(b, a);
+}
+
+// Which regions belong to one piece. The costly question is put only to pairs that nothing else joins.
+DisjointSets findPieces(const std::vector<Draft>& drafts, const std::vector<std::size_t>& first, const Progress& progress) {
+  std::vector<const Region*> regions;
+  for (const Draft& draft : drafts)
+    for (const Region& region : draft.regions) regions.push_back(&region);
+  std::vector<Pairs> pairs = findNeighbours(drafts, first, progress);
+  DisjointSets sets(regions.size());
+  const auto joinWhere = [&](const auto& inContact) {
+    std::vector<std::vector<char>> found(pairs.size());
+    parallelFor(pairs.size(), progress, [&](std::size_t l) {
+      for (const auto& [a, b] : pairs[l]) found[l].push_back(inContact(*regions[a], *regions[b]));
+    });
+    for (std::size_t l = 0; l < pairs.size(); ++l)
+      for (std::size_t k = 0; k < pairs[l].size(); ++k)
+        if (found[l][k]) sets.join(pairs[l][k].first, pairs[l][k].second);
+  };
+  joinWhere(sharesCorner);
+  for (Pairs& layer : pairs) std::erase_if(layer, [&](const auto& pair) { return sets.find(pair.first) == sets.find(pair.second); });
+  joinWhere([](const Region& a, const Region& b) { return !intersect(a.area, b.area).empty(); });
+  return sets;
 }
 
 void account(Piece& piece, const Region& region, const Draft& draft, bool isTop) {
@@ -156,9 +193,7 @@ SupportLayers assembleSupport(const Columns& columns, const Progress& progress) 
 
   std::vector<std::size_t> first(drafts.size() + 1, 0);
   for (std::size_t l = 0; l < drafts.size(); ++l) first[l + 1] = first[l] + drafts[l].regions.size();
-  DisjointSets sets(first.back());
-  for (const auto& layer : findContacts(drafts, first, progress))
-    for (const auto& [a, b] : layer) sets.join(a, b);
+  DisjointSets sets = findPieces(drafts, first, progress);
 
   SupportLayers result;
   std::map<std::size_t, std::size_t> numbers;
@@ -170,14 +205,15 @@ SupportLayers assembleSupport(const Columns& columns, const Progress& progress) 
       const auto [entry, fresh] = numbers.try_emplace(sets.find(first[l] + r), result.pieces.size());
       if (fresh) result.pieces.push_back({drafts[l].bottom, drafts[l].top, {}, 0});
       account(result.pieces[entry->second], region, drafts[l], isTop);
-      layer.regions.push_back({entry->second, region.interface, std::move(region.area)});
+      const std::uint64_t areaKey = KeyBuilder().add(region.interface).add(keyOf(region.area)).key();
+      layer.regions.push_back({entry->second, region.interface, std::move(region.area), areaKey});
     }
     if (layer.regions.empty()) continue;
     std::stable_sort(layer.regions.begin(), layer.regions.end(),
                      [](const PieceRegion& a, const PieceRegion& b) { return a.piece < b.piece; });
     KeyBuilder key;
     key.add(layer.bottom).add(layer.top);
-    for (const PieceRegion& region : layer.regions) key.add(region.piece).add(region.interface).add(keyOf(region.area));
+    for (const PieceRegion& region : layer.regions) key.add(region.piece).add(region.key);
     layer.key = key.key();
     result.layers.push_back(std::move(layer));
   }

@@ -11,6 +11,7 @@ struct PieceRegion {
   std::size_t piece = 0;  // index into SupportLayers::pieces
   bool interface = false;  // upper interface, else body
   Polygons area;
+  std::uint64_t key = 0;   // of area and interface: straight columns have the same in every layer
 };
 
 struct SupportLayer {

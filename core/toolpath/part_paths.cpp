@@ -10,7 +10,7 @@ namespace trellis {
 
 namespace {
 
-constexpr double smoothing = 0.004;      // mm; outlines may move this much before they are printed
+constexpr double smoothing = 0.008;      // mm; outlines may move this much before they are printed
 constexpr double leastBridge = 1.0;      // mm² of surface over nothing that is worth bridging lines
 constexpr double fillInset = 0.35;       // of a line width: fill lines bond into the walls a little
 
@@ -97,7 +97,7 @@ Walls wallsOf(const Polygons& region, int count, double lineWidth, Feature outer
     }
     std::vector<Path>& loops = walls.loops.emplace_back();
     for (const Polygon& loop : centres) loops.push_back({k == 0 ? outer : inner, lineWidth, true, loop});
-    walls.inside = grow(walls.inside, -lineWidth);
+    walls.inside = grow(centres, -lineWidth / 2);
   }
   return walls;
 }
