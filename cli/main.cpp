@@ -4,6 +4,7 @@
 #include "core/assess/report.hpp"
 #include "core/base/files.hpp"
 #include "core/mesh/inspect.hpp"
+#include "core/mesh/stl.hpp"
 #include "core/pipeline/pipeline.hpp"
 #include "core/project/operations.hpp"
 #include "core/project/project_file.hpp"
@@ -42,7 +43,7 @@ class Bar {
 };
 
 struct Options {
-  std::string file, settings, ops, gcode, project, report, svg;
+  std::string file, out, settings, ops, gcode, project, report, svg;
   std::vector<std::string> sets;
   double layerHeight = 0;
   bool json = false;
@@ -190,6 +191,21 @@ void runBuild(const Options& options) {
     printTotals(report);
 }
 
+void runConvert(const Options& options) {
+  const Bar bar;
+  const ProjectPtr project = loaded(options, bar.progress());
+  const std::string suffix = std::filesystem::path(options.out).extension().string();
+  if (suffix == ".3mf") return writeFileAtomically(options.out, packProject(*project));
+  if (suffix != ".stl") throw Error(options.out + " has a format this program does not write. End its name in .stl or .3mf.");
+  std::vector<Vec3f> corners;
+  for (const PartPtr& part : project->parts) {
+    const MeshPtr placed = transformed(*part->mesh, transformOf(part->placement, *part->mesh));
+    for (const Facet& f : placed->facets)
+      for (const std::uint32_t index : f) corners.push_back(placed->vertices[index]);
+  }
+  writeFileAtomically(options.out, writeStl(*meshFromCorners(corners)));
+}
+
 void runSettings(const Options& options) {
   Json rows = Json::array();
   for (const SettingRow& row : settingsTable()) {
@@ -233,6 +249,9 @@ int main(int argc, char** argv) {
   build->add_option("--gcode", options.gcode, "write G-code here");
   build->add_option("--project", options.project, "write the project here");
   build->add_option("--report", options.report, "write the report (JSON) here");
+  CLI::App* convert = app.add_subcommand("convert", "a mesh or project written as .stl or .3mf");
+  addProjectOptions(convert, options);
+  convert->add_option("OUT", options.out, "where to write, .stl or .3mf")->required();
   CLI::App* settings = app.add_subcommand("settings", "every setting: key, unit, range, default, help");
   settings->add_flag("--json", options.json, "JSON on standard output");
   try {
@@ -244,6 +263,7 @@ int main(int argc, char** argv) {
     if (*inspect) runInspect(options);
     if (*slices) runSlices(options);
     if (*build) runBuild(options);
+    if (*convert) runConvert(options);
     if (*settings) runSettings(options);
     return 0;
   } catch (const std::bad_alloc&) {

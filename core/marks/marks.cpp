@@ -135,6 +135,36 @@ void forEachLeaf(const Corners& corners, std::string_view tree,
   if (!tree.empty()) visitLeaves(corners, tree, at, visit);
 }
 
+Mark markAt(const Corners& corners, std::string_view tree, const Vec3& point) {
+  Corners at = corners;
+  std::size_t node = 0;
+  while (node < tree.size() && tree[node] == markSplit) {
+    const auto [first, second] = bisect(at);
+    // The halves share the edge from the middle to the apex; the point is on the side of first's own corner.
+    const Vec3 middle = first[1], apex = first[2];
+    const Vec3 side = (apex - middle).cross((at[1] - at[0]).cross(at[2] - at[0]));
+    ++node;
+    if ((point - middle).dot(side) * (first[0] - middle).dot(side) >= 0) {
+      at = first;
+    } else {
+      for (int open = 1; open > 0; ++node) open += tree[node] == markSplit ? 1 : -1;
+      at = second;
+    }
+  }
+  return node < tree.size() ? static_cast<Mark>(tree[node]) : Mark::none;
+}
+
+double markedArea(const TriangleMesh& mesh, const Affine& toPlate, const Marks& marks, Mark kind) {
+  double sum = 0;
+  const auto linear = toPlate.linear();
+  marks.forEachTree([&](std::uint32_t facet, std::string_view tree) {
+    forEachLeaf(mesh.corners(facet), tree, [&](const Corners& leaf, Mark mark) {
+      if (mark == kind) sum += (linear * (leaf[1] - leaf[0])).cross(linear * (leaf[2] - leaf[0])).norm() / 2;
+    });
+  });
+  return sum;
+}
+
 bool isMarkTree(std::string_view tree) {
   std::size_t at = 0;
   return walkTree(tree, at, 0) && at == tree.size();

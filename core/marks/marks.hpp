@@ -58,6 +58,12 @@ class Marks {
 // Calls visit for every leaf of a tree that carries a mark.
 void forEachLeaf(const Corners& corners, std::string_view tree, const std::function<void(const Corners&, Mark)>& visit);
 
+// The mark at a point on a facet with these corners.
+Mark markAt(const Corners& corners, std::string_view tree, const Vec3& point);
+
+// mm² on the plate that carry a mark of this kind.
+double markedArea(const TriangleMesh& mesh, const Affine& toPlate, const Marks& marks, Mark kind);
+
 // Whether bytes are a tree as described above, no deeper than a brush can make it.
 bool isMarkTree(std::string_view tree);
 

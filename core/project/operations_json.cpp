@@ -58,6 +58,12 @@ Mark markFrom(const std::string& word) {
   throw Error(fmt::format("\"as\" cannot be {}. It can be enforce, block or none.", word));
 }
 
+// The file's meshes on a plate of the usual size; its path is taken from where the program runs.
+Operation addFrom(const Json& json) {
+  const std::filesystem::path file = textIn(json, "file");
+  return AddParts{partsFrom(readMeshFile(file, Progress()), Settings())};
+}
+
 Operation placeFrom(const Json& json) {
   return PlacePart{partIn(json), optionalVector(json, "position"), optionalVector(json, "rotate"),
                    optionalVector(json, "scale"), yesIn(json, "drop")};
@@ -99,13 +105,14 @@ Operation setFrom(const Json& json) {
 Operation operationFrom(const Json& json) {
   if (!json.is_object()) throw Error("An operation has to be a JSON object.");
   const std::string what = textIn(json, "do");
+  if (what == "add") return addFrom(json);
   if (what == "place") return placeFrom(json);
   if (what == "mark") return markOperationFrom(json);
   if (what == "clear") return clearFrom(json);
   if (what == "set") return setFrom(json);
   if (what == "reset") return ResetSetting{textIn(json, "key")};
   if (what == "remove_part") return RemovePart{partIn(json)};
-  throw Error(fmt::format("\"do\" cannot be {}. It can be place, mark, clear, set, reset or remove_part.", what));
+  throw Error(fmt::format("\"do\" cannot be {}. It can be add, place, mark, clear, set, reset or remove_part.", what));
 }
 
 std::vector<Operation> operationsFrom(const Json& list) {

@@ -10,6 +10,7 @@ namespace trellis {
 namespace {
 
 constexpr double eps = 1e-7;  // mm
+constexpr double roughness = 0.05;  // mm a free outline may move: the rim of a slope is ragged, and nobody prints that
 constexpr double smoothing = 0.004;  // mm an outline may move; without it corners pile up from layer to layer
 
 // A site's support at one height while it is let down: the slab between two planned heights.
@@ -95,7 +96,7 @@ class ColumnBuilder {
     }
     all = unite(all);
     const bool complete = ++freshLayers_ == site_.layers.size();
-    return simplified(complete || freshLayers_ % 4 == 0 ? printable(all) : all, smoothing);
+    return simplified(complete || freshLayers_ % 4 == 0 ? printable(all) : all, roughness);
   }
 
   const Polygons* demandUnder(double top) const {

@@ -1,0 +1,44 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/theme/theme.hpp"
+#include "app/window/main_window.hpp"
+#include "app/window/shots.hpp"
+
+#include <QApplication>
+#include <QCommandLineParser>
+#include <QSurfaceFormat>
+#include <QTimer>
+
+int main(int argc, char** argv) {
+  QSurfaceFormat format;
+  format.setVersion(3, 3);
+  format.setProfile(QSurfaceFormat::CoreProfile);
+  format.setDepthBufferSize(24);
+  QSurfaceFormat::setDefaultFormat(format);
+  QApplication app(argc, argv);
+  QCoreApplication::setOrganizationName("meek-trellis");
+  QCoreApplication::setApplicationName("meek-trellis");
+  QCoreApplication::setApplicationVersion(TRELLIS_VERSION);
+  QCommandLineParser parser;
+  parser.setApplicationDescription("Decide where support goes, and see it at once.");
+  parser.addHelpOption();
+  parser.addVersionOption();
+  parser.addPositionalArgument("file", "a mesh (STL, 3MF) or a project");
+  const QCommandLineOption shots("shots", "Write pictures of the main views into a folder and quit.", "folder");
+  parser.addOption(shots);
+  parser.process(app);
+  trellis::installTheme(app);
+  trellis::MainWindow window;
+  window.show();
+  const QStringList files = parser.positionalArguments();
+  for (int i = 0; i < files.size(); ++i) window.session().open(files[i], i > 0);
+  if (parser.isSet(shots)) {
+    int result = 0;
+    QTimer::singleShot(0, &window, [&] {
+      result = trellis::takeShots(window, parser.value(shots));
+      QCoreApplication::exit(result);
+    });
+    app.exec();
+    return result;
+  }
+  return app.exec();
+}

@@ -1,0 +1,81 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/scene/camera.hpp"
+
+#include <algorithm>
+#include <cmath>
+#include <optional>
+
+namespace trellis {
+
+namespace {
+
+constexpr double fieldOfView = 28;  // degrees, vertical
+
+QVector3D qt(const Vec3& v) { return {static_cast<float>(v.x()), static_cast<float>(v.y()), static_cast<float>(v.z())}; }
+
+}  // namespace
+
+Vec3 Camera::forward() const {
+  const double yaw = toRadians(yaw_), pitch = toRadians(pitch_);
+  return {-std::cos(yaw) * std::cos(pitch), -std::sin(yaw) * std::cos(pitch), -std::sin(pitch)};
+}
+
+Vec3 Camera::right() const { return {-std::sin(toRadians(yaw_)), std::cos(toRadians(yaw_)), 0}; }
+
+Vec3 Camera::eye() const { return target_ - distance_ * forward(); }
+
+void Camera::fit(const Box3& box) {
+  if (box.isEmpty()) return;
+  target_ = box.center();
+  const double radius = box.diagonal().norm() / 2;
+  const double narrow = std::min(1.0, static_cast<double>(size_.width()) / std::max(1, size_.height()));
+  distance_ = std::max(10.0, radius / std::sin(toRadians(fieldOfView / 2)) / narrow * 0.95);
+}
+
+void Camera::turn(double yaw, double pitch) { turnTo(yaw_ + yaw, pitch_ + pitch); }
+
+void Camera::turnTo(double yaw, double pitch) {
+  yaw_ = std::remainder(yaw, 360.0);
+  pitch_ = std::clamp(pitch, -90.0, 90.0);
+}
+
+double Camera::millimetresPerPixel(double depth) const {
+  return 2 * depth * std::tan(toRadians(fieldOfView / 2)) / std::max(1, size_.height());
+}
+
+void Camera::slide(const QPointF& pixels) {
+  const double scale = millimetresPerPixel(distance_);
+  const Vec3 up = right().cross(forward());
+  target_ += (-right() * pixels.x() + up * pixels.y()) * scale;
+}
+
+void Camera::zoom(double factor, const Vec3& towards) {
+  const double next = std::clamp(distance_ / factor, 2.0, 5000.0);
+  target_ = towards + (target_ - towards) * (next / distance_);
+  distance_ = next;
+}
+
+QMatrix4x4 Camera::toScreen() const {
+  QMatrix4x4 matrix;
+  const double near = std::max(0.5, distance_ / 50);
+  matrix.perspective(static_cast<float>(fieldOfView), static_cast<float>(size_.width()) / static_cast<float>(std::max(1, size_.height())),
+                     static_cast<float>(near), static_cast<float>(distance_ * 4 + 1500));
+  matrix.lookAt(qt(eye()), qt(target_), qt(right().cross(forward())));
+  return matrix;
+}
+
+Camera::Ray Camera::rayAt(const QPointF& pixel) const {
+  const double half = std::tan(toRadians(fieldOfView / 2));
+  const double x = (2 * pixel.x() / size_.width() - 1) * half * size_.width() / std::max(1, size_.height());
+  const double y = (1 - 2 * pixel.y() / size_.height()) * half;
+  return {eye(), (forward() + right() * x + right().cross(forward()) * y).normalized()};
+}
+
+std::optional<QPointF> Camera::pixelOf(const Vec3& point) const {
+  const QVector4D clip = toScreen() * QVector4D(qt(point), 1);
+  if (clip.w() <= 0) return std::nullopt;
+  const double x = static_cast<double>(clip.x()) / clip.w(), y = static_cast<double>(clip.y()) / clip.w();
+  return QPointF((x + 1) / 2 * size_.width(), (1 - y) / 2 * size_.height());
+}
+
+}  // namespace trellis

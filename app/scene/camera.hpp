@@ -1,0 +1,46 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The eye on the scene: turns about a point, at a distance.
+#pragma once
+
+#include "core/base/types.hpp"
+
+#include <QMatrix4x4>
+#include <QPointF>
+#include <QSize>
+
+#include <optional>
+
+namespace trellis {
+
+class Camera {
+ public:
+  void setView(const QSize& size) { size_ = size; }
+  void fit(const Box3& box);
+  void turn(double yaw, double pitch);          // degrees
+  void turnTo(double yaw, double pitch);
+  void slide(const QPointF& pixels);
+  void zoom(double factor, const Vec3& towards);  // factor > 1 comes nearer
+
+  QMatrix4x4 toScreen() const;
+  Vec3 eye() const;
+  struct Ray {
+    Vec3 origin, direction;
+  };
+  Ray rayAt(const QPointF& pixel) const;
+  // Where a point of the plate's space appears, in pixels; nothing when it is behind the eye.
+  std::optional<QPointF> pixelOf(const Vec3& point) const;
+  double yaw() const { return yaw_; }
+  double pitch() const { return pitch_; }
+  double distance() const { return distance_; }
+  double millimetresPerPixel(double depth) const;
+
+ private:
+  Vec3 forward() const;
+  Vec3 right() const;
+
+  QSize size_{1, 1};
+  Vec3 target_{125, 105, 20};
+  double yaw_ = -65, pitch_ = 28, distance_ = 420;
+};
+
+}  // namespace trellis

@@ -1,0 +1,137 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/scene/scene_buffers.hpp"
+
+#include "app/theme/theme.hpp"
+
+#include <cmath>
+
+namespace trellis {
+
+namespace {
+
+SurfaceVertex surfaceVertex(const Vec3& at, const Vec3& normal, float kind) {
+  const Vec3f p = at.cast<float>(), n = normal.cast<float>();
+  return {{p.x(), p.y(), p.z()}, {n.x(), n.y(), n.z()}, kind};
+}
+
+LineVertex lineVertex(const Vec3& at, const QColor& tint) {
+  const Vec3f p = at.cast<float>();
+  return {{p.x(), p.y(), p.z()}, {static_cast<float>(tint.redF()), static_cast<float>(tint.greenF()), static_cast<float>(tint.blueF())}};
+}
+
+void addTriangle(std::vector<SurfaceVertex>& out, const Corners& placed, bool mirrored, float kind) {
+  Vec3 normal = (placed[1] - placed[0]).cross(placed[2] - placed[0]).normalized();
+  if (mirrored) normal = -normal;
+  for (const std::size_t k : mirrored ? std::array<std::size_t, 3>{0, 2, 1} : std::array<std::size_t, 3>{0, 1, 2})
+    out.push_back(surfaceVertex(placed[k], normal, kind));
+}
+
+}  // namespace
+
+std::vector<SurfaceVertex> partSurface(const Project& project) {
+  std::vector<SurfaceVertex> out;
+  for (const PartPtr& part : project.parts) {
+    const Affine toPlate = transformOf(part->placement, *part->mesh);
+    const bool mirrored = toPlate.linear().determinant() < 0;
+    for (std::size_t f = 0; f < part->mesh->facets.size(); ++f) {
+      const Corners c = part->mesh->corners(f);
+      addTriangle(out, {toPlate * c[0], toPlate * c[1], toPlate * c[2]}, mirrored, 0);
+    }
+  }
+  return out;
+}
+
+std::vector<SurfaceVertex> markSurface(const Project& project) {
+  std::vector<SurfaceVertex> out;
+  for (const PartPtr& part : project.parts) {
+    const Affine toPlate = transformOf(part->placement, *part->mesh);
+    const bool mirrored = toPlate.linear().determinant() < 0;
+    part->marks->forEachTree([&](std::uint32_t facet, std::string_view tree) {
+      forEachLeaf(part->mesh->corners(facet), tree, [&](const Corners& c, Mark mark) {
+        addTriangle(out, {toPlate * c[0], toPlate * c[1], toPlate * c[2]}, mirrored, mark == Mark::enforce ? 1.0f : 2.0f);
+      });
+    });
+  }
+  return out;
+}
+
+std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid) {
+  std::vector<SurfaceVertex> out;
+  out.reserve(solid.vertices.size());
+  for (const SolidVertex& v : solid.vertices)
+    out.push_back({{v.at.x(), v.at.y(), v.at.z()}, {v.normal.x(), v.normal.y(), v.normal.z()}, v.interface ? 4.0f : 3.0f});
+  return out;
+}
+
+std::vector<LineVertex> plateLines(const Settings& settings) {
+  const double width = settings.number("machine.width"), depth = settings.number("machine.depth");
+  std::vector<LineVertex> out;
+  const auto line = [&](const Vec3& a, const Vec3& b, bool strong) {
+    const QColor tint = strong ? theme().rule.darker(115) : theme().grid;
+    out.push_back(lineVertex(a, tint));
+    out.push_back(lineVertex(b, tint));
+  };
+  for (double x = 0; x <= width + 1e-6; x += 10) line({x, 0, 0.01}, {x, depth, 0.01}, std::fmod(x, 50) < 1e-6);
+  for (double y = 0; y <= depth + 1e-6; y += 10) line({0, y, 0.01}, {width, y, 0.01}, std::fmod(y, 50) < 1e-6);
+  line({width, 0, 0.01}, {width, depth, 0.01}, true);
+  line({0, depth, 0.01}, {width, depth, 0.01}, true);
+  return out;
+}
+
+std::vector<LineVertex> plateSheet(const Settings& settings) {
+  const double width = settings.number("machine.width"), depth = settings.number("machine.depth");
+  std::vector<LineVertex> out;
+  for (const Vec3& p : {Vec3(0, 0, -0.05), Vec3(width, 0, -0.05), Vec3(width, depth, -0.05), Vec3(0, 0, -0.05), Vec3(width, depth, -0.05),
+                        Vec3(0, depth, -0.05)})
+    out.push_back(lineVertex(p, theme().sheet));
+  return out;
+}
+
+QColor colourOf(Feature feature) {
+  const Theme& t = theme();
+  switch (feature) {
+    case Feature::wallOuter: return t.part.darker(135);
+    case Feature::wallInner: return t.part;
+    case Feature::skin: return t.skin;
+    case Feature::infill: return t.infill;
+    case Feature::bridge: return t.bridge;
+    case Feature::supportBody: return t.body;
+    case Feature::interfaceUpper: return t.interface;
+    case Feature::skirt: break;
+  }
+  return t.quiet;
+}
+
+std::vector<LineVertex> layerRibbons(const PrintLayer& layer) {
+  std::vector<LineVertex> out;
+  for (const Run& run : layer.runs) {
+    const QColor tint = colourOf(run.feature);
+    for (std::size_t i = 1; i < run.points.size(); ++i) {
+      const Vec2 a = toMm(run.points[i - 1]), b = toMm(run.points[i]);
+      const Vec2 along = (b - a).normalized();
+      const Vec2 side = Vec2(-along.y(), along.x()) * (run.width * 0.44);  // a hairline of daylight shows each line
+      const auto corner = [&](const Vec2& p) { return Vec3(p.x(), p.y(), layer.top + 0.02); };
+      for (const Vec2& p : {Vec2(a + side), Vec2(a - side), Vec2(b - side), Vec2(a + side), Vec2(b - side), Vec2(b + side)})
+        out.push_back(lineVertex(corner(p), tint));
+    }
+  }
+  return out;
+}
+
+std::vector<LineVertex> ballOutline(const Vec3& centre, double radius, Mark mark) {
+  const QColor tint = mark == Mark::enforce ? theme().enforce.darker(130) : mark == Mark::block ? theme().block : theme().ink;
+  std::vector<LineVertex> out;
+  constexpr int steps = 48;
+  for (int axis = 0; axis < 3; ++axis)
+    for (int k = 0; k < steps; ++k)
+      for (const int end : {k, k + 1}) {
+        const double angle = 2 * pi * end / steps;
+        Vec3 p = centre;
+        p[(axis + 1) % 3] += radius * std::cos(angle);
+        p[(axis + 2) % 3] += radius * std::sin(angle);
+        out.push_back(lineVertex(p, tint));
+      }
+  return out;
+}
+
+}  // namespace trellis

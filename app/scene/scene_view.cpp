@@ -1,0 +1,258 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/scene/scene_view.hpp"
+
+#include "app/theme/theme.hpp"
+
+#include <QPainter>
+
+namespace trellis {
+
+namespace {
+
+QVector3D rgb(const QColor& colour) {
+  return {static_cast<float>(colour.redF()), static_cast<float>(colour.greenF()), static_cast<float>(colour.blueF())};
+}
+
+Box3 boundsOf(const Project& project) {
+  Box3 box;
+  for (const PartPtr& part : project.parts) box.extend(placedBounds(part->placement, *part->mesh));
+  return box;
+}
+
+}  // namespace
+
+SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent), session_(session) {
+  setMouseTracking(true);
+  setFocusPolicy(Qt::StrongFocus);
+  setMinimumSize(320, 240);
+  connect(&session, &Session::projectChanged, this, [this] {
+    const ProjectPtr& now = session_.project();
+    const bool sameParts = drawn_ && drawn_->parts.size() == now->parts.size() &&
+                           std::equal(now->parts.begin(), now->parts.end(), drawn_->parts.begin(), [](const PartPtr& a, const PartPtr& b) {
+                             return a->mesh == b->mesh && a->placement == b->placement;
+                           });
+    if (!sameParts) {
+      partsStale_ = true;
+      trees_.clear();
+      for (const PartPtr& part : now->parts) trees_.push_back(treeOf(part->mesh));
+    }
+    const bool wasEmpty = !drawn_ || drawn_->parts.empty();
+    plateStale_ = true;
+    marksStale_ = true;
+    over_.reset();
+    drawn_ = now;
+    if (!now->parts.empty() && (wasEmpty || !fitted_)) fitAll();
+    if (now->parts.empty()) fitted_ = false;
+    update();
+  });
+  connect(&session, &Session::shownChanged, this, [this] {
+    supportsStale_ = ribbonsStale_ = true;
+    update();
+  });
+  connect(&session, &Session::rangeChanged, this, [this] {
+    ribbonsStale_ = true;
+    update();
+  });
+  connect(&session, &Session::brushChanged, this, qOverload<>(&SceneView::update));
+}
+
+SceneView::~SceneView() {
+  makeCurrent();
+  for (Buffer* buffer : {&parts_, &marks_, &supports_, &plate_, &sheet_, &ribbons_, &ball_}) {
+    buffer->array.destroy();
+    buffer->vertices.destroy();
+  }
+  surface_.reset();
+  line_.reset();
+  doneCurrent();
+}
+
+void SceneView::fitAll() {
+  Box3 box = boundsOf(*session_.project());
+  if (box.isEmpty()) box = Box3(Vec3(0, 0, 0), Vec3(session_.settings().number("machine.width"), session_.settings().number("machine.depth"), 60));
+  camera_.fit(box);
+  fitted_ = true;
+  update();
+}
+
+void SceneView::nextLook() {
+  look_ = look_ == Look::whole ? Look::supportsAlone : look_ == Look::supportsAlone ? Look::partAlone : Look::whole;
+  update();
+}
+
+void SceneView::setSupportsHidden(bool hidden) {
+  supportsHidden_ = hidden;
+  update();
+}
+
+void SceneView::turnBy(double yaw, double pitch) {
+  camera_.turn(yaw, pitch);
+  update();
+}
+
+void SceneView::turnToNextStraight(int yawSteps, int pitchSteps) {
+  camera_.turnTo((std::round(camera_.yaw() / 90) + yawSteps) * 90, (std::round(camera_.pitch() / 90) + pitchSteps) * 90);
+  update();
+}
+
+void SceneView::initializeGL() {
+  initializeOpenGLFunctions();
+  const auto program = [](const char* name) {
+    auto made = std::make_unique<QOpenGLShaderProgram>();
+    made->addShaderFromSourceFile(QOpenGLShader::Vertex, QString(":/shaders/%1.vert").arg(name));
+    made->addShaderFromSourceFile(QOpenGLShader::Fragment, QString(":/shaders/%1.frag").arg(name));
+    made->link();
+    return made;
+  };
+  surface_ = program("surface");
+  line_ = program("line");
+  partsStale_ = marksStale_ = supportsStale_ = plateStale_ = ribbonsStale_ = true;
+}
+
+void SceneView::resizeGL(int width, int height) { camera_.setView({width, height}); }
+
+template <typename Vertex>
+void SceneView::fill(Buffer& buffer, const std::vector<Vertex>& vertices) {
+  if (!buffer.array.isCreated()) {
+    buffer.array.create();
+    buffer.vertices.create();
+  }
+  buffer.array.bind();
+  buffer.vertices.bind();
+  buffer.vertices.allocate(vertices.data(), static_cast<int>(vertices.size() * sizeof(Vertex)));
+  buffer.count = static_cast<int>(vertices.size());
+  constexpr bool isSurface = std::is_same_v<Vertex, SurfaceVertex>;
+  const int columns = isSurface ? 3 : 2;
+  for (int column = 0; column < columns; ++column) {
+    glEnableVertexAttribArray(static_cast<GLuint>(column));
+    glVertexAttribPointer(static_cast<GLuint>(column), column == 2 ? 1 : 3, GL_FLOAT, GL_FALSE, sizeof(Vertex),
+                          reinterpret_cast<const void*>(static_cast<std::size_t>(column) * 12));
+  }
+  buffer.array.release();
+}
+
+bool SceneView::showsOneLayer() const { return session_.range().second < session_.height() - 1e-6; }
+
+void SceneView::refill() {
+  const ProjectPtr& project = session_.project();
+  const Shown& shown = session_.shown();
+  if (plateStale_) {
+    fill(plate_, plateLines(project->settings));
+    fill(sheet_, plateSheet(project->settings));
+  }
+  if (partsStale_) fill(parts_, partSurface(*project));
+  if (marksStale_) fill(marks_, markSurface(*project));
+  if (supportsStale_ && shown.supports) fill(supports_, supportSurface(*shown.supports));
+  if (ribbonsStale_) {
+    const PrintLayer* top = nullptr;
+    if (shown.build && showsOneLayer())
+      for (const auto& layer : shown.build->print.layers)
+        if (layer->top <= session_.range().second + 1e-6) top = layer.get();
+    fill(ribbons_, top ? layerRibbons(*top) : std::vector<LineVertex>());
+  }
+  plateStale_ = partsStale_ = marksStale_ = supportsStale_ = ribbonsStale_ = false;
+}
+
+void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
+  const Theme& t = theme();
+  surface_->bind();
+  surface_->setUniformValue("toScreen", toScreen);
+  const Vec3 eye = camera_.eye();
+  surface_->setUniformValue("eye", QVector3D(static_cast<float>(eye.x()), static_cast<float>(eye.y()), static_cast<float>(eye.z())));
+  const auto [low, high] = session_.range();
+  surface_->setUniformValue("range", QVector2D(low > 0 ? static_cast<float>(low) : -1e6f, static_cast<float>(std::min(high, 1e6))));
+  surface_->setUniformValue("freeLean", static_cast<float>(session_.settings().number("support.free_lean")));
+  surface_->setUniformValue("faded", session_.isStale() ? 1.0f : 0.0f);
+  for (const auto& [name, colour] : {std::pair{"part", t.part}, {"hangingLow", t.hangingLow}, {"hangingHigh", t.hangingHigh},
+                                     {"enforce", t.enforce}, {"block", t.block}, {"body", t.body}, {"interfaceColour", t.interface},
+                                     {"paper", t.paper}})
+    surface_->setUniformValue(name, rgb(colour));
+  const auto draw = [&](Buffer& buffer) {
+    if (buffer.count == 0) return;
+    buffer.array.bind();
+    glDrawArrays(GL_TRIANGLES, 0, buffer.count);
+    buffer.array.release();
+  };
+  if (look_ != Look::supportsAlone) {
+    draw(parts_);
+    glEnable(GL_POLYGON_OFFSET_FILL);  // marks lie on the surface
+    glPolygonOffset(-1, -1);
+    draw(marks_);
+    glDisable(GL_POLYGON_OFFSET_FILL);
+  }
+  if (look_ != Look::partAlone && !supportsHidden_) draw(supports_);
+  surface_->release();
+}
+
+void SceneView::drawLines(Buffer& buffer, unsigned mode) {
+  if (buffer.count == 0) return;
+  buffer.array.bind();
+  glDrawArrays(mode, 0, buffer.count);
+  buffer.array.release();
+}
+
+void SceneView::paintGL() {
+  refill();
+  const QColor air = theme().paper.darker(103);
+  glClearColor(static_cast<float>(air.redF()), static_cast<float>(air.greenF()), static_cast<float>(air.blueF()), 1);
+  glEnable(GL_DEPTH_TEST);
+  glDepthMask(GL_TRUE);
+  glClear(GL_COLOR_BUFFER_BIT | GL_DEPTH_BUFFER_BIT);
+  const QMatrix4x4 toScreen = camera_.toScreen();
+  line_->bind();
+  line_->setUniformValue("toScreen", toScreen);
+  if (camera_.pitch() >= 0) drawLines(sheet_, GL_TRIANGLES);
+  drawLines(plate_, GL_LINES);
+  line_->release();
+  drawSurfaces(toScreen);
+  line_->bind();
+  line_->setUniformValue("toScreen", toScreen);
+  drawLines(ribbons_, GL_TRIANGLES);
+  if (over_ && session_.brush().active) {
+    fill(ball_, ballOutline(over_->at, session_.brush().radius, markInHand(Qt::NoModifier)));
+    drawLines(ball_, GL_LINES);
+  }
+  line_->release();
+  glDisable(GL_DEPTH_TEST);
+  QPainter painter(this);
+  painter.setRenderHint(QPainter::Antialiasing);
+  drawFigures(painter);
+  drawHint(painter);
+}
+
+// Millimetres along the two plate edges nearest to the eye.
+void SceneView::drawFigures(QPainter& painter) {
+  const double width = session_.settings().number("machine.width"), depth = session_.settings().number("machine.depth");
+  const Vec3 eye = camera_.eye();
+  const double nearY = eye.y() < depth / 2 ? 0 : depth, nearX = eye.x() < width / 2 ? 0 : width;
+  painter.setPen(theme().quiet);
+  QFont font = painter.font();
+  font.setPixelSize(11);
+  painter.setFont(font);
+  const auto figure = [&](const Vec3& at, double value) {
+    if (const auto pixel = camera_.pixelOf(at))
+      painter.drawText(QRectF(pixel->x() - 20, pixel->y() - 8, 40, 16), Qt::AlignCenter, QString::number(value));
+  };
+  for (double x = 0; x <= width; x += 50) figure({x, nearY + (nearY > 0 ? 6 : -6), 0}, x);
+  for (double y = 50; y <= depth; y += 50) figure({nearX + (nearX > 0 ? 8 : -8), y, 0}, y);
+}
+
+void SceneView::drawHint(QPainter& painter) {
+  if (!session_.project()->parts.empty()) return;
+  const QRectF card(width() / 2.0 - 190, height() / 2.0 - 60, 380, 120);
+  painter.setPen(theme().rule);
+  painter.setBrush(theme().panel);
+  painter.drawRoundedRect(card, 8, 8);
+  painter.setPen(theme().ink);
+  QFont font = painter.font();
+  font.setPixelSize(16);
+  painter.setFont(font);
+  painter.drawText(card.adjusted(16, 18, -16, -60), Qt::AlignHCenter | Qt::AlignTop, tr("Drop a part here"));
+  font.setPixelSize(13);
+  painter.setFont(font);
+  painter.setPen(theme().quiet);
+  painter.drawText(card.adjusted(16, 50, -16, -10), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap,
+                   tr("an STL, a 3MF or a saved project. Or open one with Ctrl+O, or try the demo parts from the File menu."));
+}
+
+}  // namespace trellis

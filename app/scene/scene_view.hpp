@@ -1,0 +1,94 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The scene: plate, parts, marks, supports and the lines of the shown layer, and the hand that works on
+// them. Left works on the part, right always turns, middle or Space slides, the wheel zooms.
+#pragma once
+
+#include "app/scene/camera.hpp"
+#include "app/scene/scene_buffers.hpp"
+#include "core/mesh/ray.hpp"
+
+#include <QOpenGLBuffer>
+#include <QOpenGLFunctions_3_3_Core>
+#include <QOpenGLShaderProgram>
+#include <QOpenGLVertexArrayObject>
+#include <QOpenGLWidget>
+
+#include <memory>
+
+namespace trellis {
+
+enum class Look { whole, supportsAlone, partAlone };
+
+class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
+  Q_OBJECT
+ public:
+  explicit SceneView(Session& session, QWidget* parent = nullptr);
+  ~SceneView() override;
+
+  void fitAll();
+  void nextLook();
+  void setSupportsHidden(bool hidden);
+  void turnBy(double yaw, double pitch);
+  void turnToNextStraight(int yawSteps, int pitchSteps);
+  Camera& camera() { return camera_; }
+
+ Q_SIGNALS:
+  // What the pointer is over, in words; empty over nothing.
+  void pointedAt(const QString& words);
+
+ protected:
+  void initializeGL() override;
+  void resizeGL(int width, int height) override;
+  void paintGL() override;
+  void mousePressEvent(QMouseEvent* event) override;
+  void mouseMoveEvent(QMouseEvent* event) override;
+  void mouseReleaseEvent(QMouseEvent* event) override;
+  void wheelEvent(QWheelEvent* event) override;
+  void keyPressEvent(QKeyEvent* event) override;
+  void keyReleaseEvent(QKeyEvent* event) override;
+  void leaveEvent(QEvent* event) override;
+
+ private:
+  struct Buffer {
+    QOpenGLVertexArrayObject array;
+    QOpenGLBuffer vertices{QOpenGLBuffer::VertexBuffer};
+    int count = 0;
+  };
+  struct Hit {
+    std::size_t part;
+    std::uint32_t facet;
+    Vec3 at;      // plate coordinates
+    double lean;  // degrees
+  };
+
+  template <typename Vertex>
+  void fill(Buffer& buffer, const std::vector<Vertex>& vertices);
+  void refill();
+  void drawSurfaces(const QMatrix4x4& toScreen);
+  void drawLines(Buffer& buffer, unsigned mode);
+  void drawFigures(QPainter& painter);
+  void drawHint(QPainter& painter);
+  bool showsOneLayer() const;
+
+  std::optional<Hit> hitAt(const QPointF& pixel);
+  void describe(const std::optional<Hit>& hit);
+  void lay(const Hit& hit, bool begins);
+  Mark markInHand(Qt::KeyboardModifiers modifiers) const;
+
+  Session& session_;
+  Camera camera_;
+  std::unique_ptr<QOpenGLShaderProgram> surface_, line_;
+  Buffer parts_, marks_, supports_, plate_, sheet_, ribbons_, ball_;
+  bool partsStale_ = true, marksStale_ = true, supportsStale_ = true, plateStale_ = true, ribbonsStale_ = true;
+  ProjectPtr drawn_;
+  std::vector<MeshTreePtr> trees_;  // kept so that strokes find them made
+  Look look_ = Look::whole;
+  bool supportsHidden_ = false, sliding_ = false, fitted_ = false;
+  bool laying_ = false;
+  Vec3 lastLaid_ = Vec3::Zero();
+  std::size_t layingOn_ = 0;
+  QPointF lastPixel_;
+  std::optional<Hit> over_;
+};
+
+}  // namespace trellis

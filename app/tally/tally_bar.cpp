@@ -1,0 +1,217 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/tally/tally_bar.hpp"
+
+#include "app/scene/scene_buffers.hpp"
+#include "app/theme/theme.hpp"
+#include "core/assess/report.hpp"
+
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QPainter>
+#include <QProgressBar>
+#include <QPushButton>
+#include <QToolButton>
+
+#include <cmath>
+
+namespace trellis {
+
+namespace {
+
+struct Shares {
+  double part = 0, body = 0, interface = 0, rest = 0;  // mm³
+};
+
+Shares sharesOf(const Tally& tally) {
+  Shares shares;
+  for (std::size_t i = 0; i < featureCount; ++i) {
+    const auto feature = static_cast<Feature>(i);
+    const double volume = tally.features[i].volume;
+    (feature == Feature::supportBody ? shares.body : feature == Feature::interfaceUpper ? shares.interface
+     : feature == Feature::skirt ? shares.rest : shares.part) += volume;
+  }
+  return shares;
+}
+
+// The filament as one bar: part, body hatched one way, interface the other, so that it survives grey print.
+class ShareBar : public QWidget {
+ public:
+  explicit ShareBar(Session& session) : session_(session) {
+    setFixedSize(240, 16);
+    setToolTip(tr("Filament by use: part, support body, interface, the rest."));
+  }
+
+ protected:
+  void paintEvent(QPaintEvent*) override {
+    QPainter painter(this);
+    painter.fillRect(rect(), theme().rule);
+    const Shown& shown = session_.shown();
+    if (!shown.build || shown.build->tally.volume() <= 0) return;
+    const Shares shares = sharesOf(shown.build->tally);
+    const double all = shown.build->tally.volume();
+    double x = 0;
+    const auto piece = [&](double volume, const QColor& colour, Qt::BrushStyle pattern) {
+      const QRectF box(x, 0, volume / all * width(), height());
+      painter.fillRect(box, colour);
+      if (pattern != Qt::NoBrush) painter.fillRect(box, QBrush(colour.lighter(128), pattern));
+      x += box.width();
+    };
+    piece(shares.part, theme().part, Qt::NoBrush);
+    piece(shares.body, theme().body, Qt::FDiagPattern);
+    piece(shares.interface, theme().interface, Qt::BDiagPattern);
+    piece(shares.rest, theme().quiet, Qt::NoBrush);
+  }
+
+ private:
+  Session& session_;
+};
+
+QString difference(double now, double then, const QString& words) {
+  if (words.isEmpty()) return {};
+  const QString colour = (now <= then ? theme().accent : theme().floating).name();
+  return QString("  <span style='color:%1'>%2%3</span>").arg(colour, now <= then ? "−" : "+", words);
+}
+
+}  // namespace
+
+QString durationWords(double seconds) {
+  const long minutes = std::lround(seconds / 60);
+  if (seconds < 60) return QObject::tr("%1 s").arg(std::lround(seconds));
+  if (minutes < 60) return QObject::tr("%1 min").arg(minutes);
+  return QObject::tr("%1 h %2 min").arg(minutes / 60).arg(minutes % 60, 2, 10, QChar('0'));
+}
+
+TallyBar::TallyBar(Session& session, QWidget* parent) : QFrame(parent), session_(session) {
+  setObjectName("tally");
+  auto* column = new QVBoxLayout(this);
+  column->setContentsMargins(16, 6, 16, 6);
+  column->setSpacing(4);
+  breakdown_ = new QLabel;
+  breakdown_->setVisible(false);
+  breakdown_->setTextFormat(Qt::RichText);
+  findings_ = new QLabel;
+  findings_->setVisible(false);
+  findings_->setWordWrap(true);
+  auto* upper = new QHBoxLayout;
+  upper->addWidget(breakdown_, 0, Qt::AlignTop);
+  upper->addSpacing(32);
+  upper->addWidget(findings_, 1, Qt::AlignTop);
+  column->addLayout(upper);
+  auto* line = new QHBoxLayout;
+  line->setSpacing(16);
+  time_ = new QLabel;
+  QFont large = font();
+  large.setPixelSize(16);
+  time_->setFont(large);
+  time_->setMinimumWidth(96);
+  bar_ = new ShareBar(session);
+  filament_ = new QLabel;
+  money_ = new QLabel;
+  stage_ = new QLabel;
+  stage_->setObjectName("quiet");
+  progress_ = new QProgressBar;
+  progress_->setRange(0, 100);
+  progress_->setTextVisible(false);
+  progress_->setFixedWidth(110);
+  cancel_ = new QPushButton(tr("Cancel"));
+  cancel_->setToolTip(tr("Stop building. What was built last stays in view; the next change builds again."));
+  pin_ = new QPushButton(tr("Pin"));
+  pin_->setToolTip(tr("Keep these figures and show the difference from now on. Pin again to let go."));
+  open_ = new QToolButton;
+  open_->setToolTip(tr("Open or close the breakdown by use, and the findings."));
+  for (QWidget* widget : std::initializer_list<QWidget*>{time_, bar_, filament_, money_}) line->addWidget(widget);
+  line->addStretch(1);
+  for (QWidget* widget : std::initializer_list<QWidget*>{stage_, progress_, cancel_, pin_, open_}) line->addWidget(widget);
+  column->addLayout(line);
+  connect(cancel_, &QPushButton::clicked, &session, &Session::cancelBuild);
+  connect(pin_, &QPushButton::clicked, this, &TallyBar::pin);
+  connect(open_, &QToolButton::clicked, this, &TallyBar::toggleBreakdown);
+  connect(&session, &Session::shownChanged, this, &TallyBar::refresh);
+  connect(&session, &Session::progressed, this, &TallyBar::showProgress);
+  showProgress(1, "");
+  refresh();
+}
+
+void TallyBar::toggleBreakdown() {
+  breakdown_->setVisible(!breakdown_->isVisible());
+  findings_->setVisible(breakdown_->isVisible());
+  refresh();
+}
+
+void TallyBar::pin() {
+  if (pinned_)
+    pinned_.reset();
+  else if (session_.shown().build)
+    pinned_ = Pinned{session_.shown().build->tally.seconds, grams(session_.shown().build->tally.volume(), session_.settings())};
+  refresh();
+}
+
+void TallyBar::showProgress(double fraction, const QString& stage) {
+  const bool running = fraction < 1;
+  stage_->setText(stage);
+  progress_->setValue(static_cast<int>(fraction * 100));
+  for (QWidget* widget : std::initializer_list<QWidget*>{stage_, progress_, cancel_}) widget->setVisible(running);
+}
+
+void TallyBar::refresh() {
+  const Shown& shown = session_.shown();
+  bar_->update();
+  pin_->setText(pinned_ ? tr("Let go of pin") : tr("Pin"));
+  pin_->setEnabled(shown.build != nullptr);
+  const bool empty = !shown.build || shown.build->print.layers.empty();
+  bar_->setVisible(!empty);
+  filament_->setVisible(!empty);
+  money_->setVisible(!empty);
+  if (empty) {
+    time_->setText(tr("Nothing to print yet"));
+    open_->setText("▴");
+    breakdown_->clear();
+    findings_->clear();
+    return;
+  }
+  const Settings& settings = shown.project->settings;
+  const Tally& tally = shown.build->tally;
+  const double all = grams(tally.volume(), settings), seconds = tally.seconds;
+  QString time = durationWords(seconds), filament;
+  const Shares shares = sharesOf(tally);
+  filament = tr("%1 g = part %2 + support %3 + interface %4").arg(all, 0, 'f', 1).arg(grams(shares.part + shares.rest, settings), 0, 'f', 1)
+                 .arg(grams(shares.body, settings), 0, 'f', 1).arg(grams(shares.interface, settings), 0, 'f', 1);
+  if (pinned_) {
+    time += difference(seconds, pinned_->seconds, durationWords(std::abs(seconds - pinned_->seconds)));
+    filament += difference(all, pinned_->grams, tr("%1 g since pin").arg(std::abs(all - pinned_->grams), 0, 'f', 1));
+  }
+  time_->setText(time);
+  filament_->setText(filament);
+  money_->setText(tr("%1 in filament").arg(money(tally.volume(), settings), 0, 'f', 2));
+  const std::size_t count = shown.build->findings.size();
+  open_->setText(count == 0 ? tr("no findings ▴") : count == 1 ? tr("◆ 1 finding ▴") : tr("◆ %1 findings ▴").arg(count));
+  refreshBreakdown();
+}
+
+void TallyBar::refreshBreakdown() {
+  const Shown& shown = session_.shown();
+  const Settings& settings = shown.project->settings;
+  QString rows = "<table cellspacing='3'>";
+  const auto row = [&](const QString& name, double volume, double seconds) {
+    rows += QString("<tr><td>%1&nbsp;&nbsp;</td><td align='right'>&nbsp;%2 g&nbsp;</td><td align='right'>&nbsp;%3</td></tr>")
+                .arg(name).arg(grams(volume, settings), 0, 'f', 2).arg(durationWords(seconds));
+  };
+  static const char* names[featureCount] = {"outer walls", "inner walls", "skins", "infill", "bridges", "support body", "upper interface", "skirt"};
+  for (std::size_t i = 0; i < featureCount; ++i) {
+    const Use& use = shown.build->tally.features[i];
+    if (use.volume > 0) row(names[i], use.volume, use.seconds);
+  }
+  rows += QString("<tr><td>travel</td><td></td><td align='right'>%1</td></tr></table>").arg(durationWords(shown.build->tally.travelSeconds));
+  breakdown_->setText(rows);
+  QString text;
+  std::size_t listed = 0;
+  for (const Finding& finding : shown.build->findings) {
+    if (listed++ == 6) break;
+    const QColor colour = finding.severity == Severity::problem ? theme().floating : theme().ink;
+    text += QString("<p style='margin:2px'><span style='color:%1'>◆</span> %2</p>").arg(colour.name(), QString::fromStdString(finding.message).toHtmlEscaped());
+  }
+  if (shown.build->findings.size() > 6) text += tr("<p style='margin:2px'>and %1 more</p>").arg(shown.build->findings.size() - 6);
+  findings_->setText(text.isEmpty() ? tr("No findings.") : text);
+}
+
+}  // namespace trellis

@@ -1,0 +1,104 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/widgets/setting_editor.hpp"
+
+#include <QCheckBox>
+#include <QComboBox>
+#include <QDoubleSpinBox>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QToolButton>
+
+#include <map>
+
+namespace trellis {
+
+QString choiceWords(const std::string& key, const std::string& choice) {
+  static const std::map<std::pair<std::string, std::string>, const char*> words = {
+      {{"support.source", "overhangs"}, "overhangs and decisions"},
+      {{"support.source", "floating"}, "floating starts and decisions"},
+      {{"support.source", "decisions"}, "decisions only"},
+      {{"support.footing", "plate"}, "plate only"},
+      {{"support.footing", "any"}, "plate and part"}};
+  const auto found = words.find({key, choice});
+  return found != words.end() ? QObject::tr(found->second) : QString::fromStdString(choice);
+}
+
+SettingEditor::SettingEditor(Session& session, const std::string& key, QWidget* parent)
+    : QWidget(parent), session_(session), row_(settingRow(key)) {
+  setObjectName(QString::fromStdString(key));
+  build();
+  connect(&session, &Session::projectChanged, this, &SettingEditor::refresh);
+  refresh();
+}
+
+void SettingEditor::build() {
+  auto* line = new QHBoxLayout(this);
+  line->setContentsMargins(0, 0, 0, 0);
+  line->setSpacing(6);
+  auto* label = new QLabel(QString::fromStdString(row_.label));
+  line->addWidget(label, 1);
+  if (row_.kind == SettingKind::number || row_.kind == SettingKind::whole) {
+    auto* box = new QDoubleSpinBox;
+    const bool fine = row_.kind == SettingKind::number && row_.high <= 50;
+    box->setDecimals(row_.kind == SettingKind::whole ? 0 : fine ? 2 : 1);
+    box->setRange(row_.low, row_.high);
+    box->setSingleStep(row_.kind == SettingKind::whole ? 1 : row_.high <= 5 ? 0.02 : row_.high <= 50 ? 0.1 : 1);
+    if (!row_.unit.empty()) box->setSuffix(" " + QString::fromStdString(row_.unit));
+    box->setAlignment(Qt::AlignRight);
+    box->setKeyboardTracking(false);
+    connect(box, &QDoubleSpinBox::valueChanged, this, [this](double value) { change(value); });
+    editor_ = box;
+  } else if (row_.kind == SettingKind::yesNo) {
+    auto* box = new QCheckBox;
+    connect(box, &QCheckBox::toggled, this, [this](bool value) { change(value); });
+    editor_ = box;
+  } else if (row_.kind == SettingKind::choice) {
+    auto* box = new QComboBox;
+    for (const std::string& choice : row_.choices) box->addItem(choiceWords(row_.key, choice), QString::fromStdString(choice));
+    connect(box, &QComboBox::activated, this, [this, box] { change(box->currentData().toString().toStdString()); });
+    editor_ = box;
+  } else {
+    auto* box = new QLineEdit;
+    connect(box, &QLineEdit::editingFinished, this, [this, box] { change(box->text().toStdString()); });
+    editor_ = box;
+  }
+  editor_->setFocusPolicy(Qt::StrongFocus);
+  if (row_.kind != SettingKind::yesNo) editor_->setFixedWidth(row_.kind == SettingKind::choice ? 180 : 104);
+  label->setBuddy(editor_);
+  QString help = QString::fromStdString(row_.help);
+  if (row_.kind == SettingKind::number || row_.kind == SettingKind::whole)
+    help += tr("\n%1 to %2 %3").arg(row_.low).arg(row_.high).arg(QString::fromStdString(row_.unit));
+  setToolTip(help);
+  line->addWidget(editor_);
+  reset_ = new QToolButton;
+  reset_->setText("↺");
+  reset_->setAutoRaise(true);
+  reset_->setFixedSize(22, 22);
+  reset_->setStyleSheet("padding: 0; border: 0;");
+  reset_->setFocusPolicy(Qt::TabFocus);
+  QSizePolicy kept = reset_->sizePolicy();
+  kept.setRetainSizeWhenHidden(true);  // nothing jumps
+  reset_->setSizePolicy(kept);
+  reset_->setToolTip(tr("Back to the default"));
+  connect(reset_, &QToolButton::clicked, this, [this] { session_.perform(ResetSetting{row_.key}); });
+  line->addWidget(reset_);
+}
+
+void SettingEditor::change(const SettingValue& value) {
+  if (refreshing_ || value == session_.settings().value(row_.key)) return;
+  session_.perform(ChangeSetting{row_.key, value});
+}
+
+void SettingEditor::refresh() {
+  refreshing_ = true;
+  const SettingValue& value = session_.settings().value(row_.key);
+  if (auto* number = qobject_cast<QDoubleSpinBox*>(editor_)) number->setValue(std::get<double>(value));
+  if (auto* yes = qobject_cast<QCheckBox*>(editor_)) yes->setChecked(std::get<bool>(value));
+  if (auto* choice = qobject_cast<QComboBox*>(editor_)) choice->setCurrentIndex(choice->findData(QString::fromStdString(std::get<std::string>(value))));
+  if (auto* text = qobject_cast<QLineEdit*>(editor_)) text->setText(QString::fromStdString(std::get<std::string>(value)));
+  reset_->setVisible(!session_.settings().isDefault(row_.key));
+  refreshing_ = false;
+}
+
+}  // namespace trellis

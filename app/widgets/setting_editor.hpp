@@ -1,0 +1,33 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// One row of a worksheet for one row of the settings table: name, editor, reset.
+#pragma once
+
+#include "app/window/session.hpp"
+
+#include <QWidget>
+
+class QToolButton;
+
+namespace trellis {
+
+class SettingEditor : public QWidget {
+  Q_OBJECT
+ public:
+  SettingEditor(Session& session, const std::string& key, QWidget* parent = nullptr);
+
+ private:
+  void build();
+  void refresh();
+  void change(const SettingValue& value);
+
+  Session& session_;
+  const SettingRow& row_;
+  QWidget* editor_ = nullptr;
+  QToolButton* reset_ = nullptr;
+  bool refreshing_ = false;
+};
+
+// Words of a choice as they are shown.
+QString choiceWords(const std::string& key, const std::string& choice);
+
+}  // namespace trellis

@@ -1,0 +1,207 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/window/main_window.hpp"
+
+#include "app/scene/scene_view.hpp"
+#include "app/strip/strip.hpp"
+#include "app/tally/tally_bar.hpp"
+#include "app/widgets/index_tab.hpp"
+#include "app/worksheets/build_sheet.hpp"
+#include "app/worksheets/mark_sheet.hpp"
+#include "app/worksheets/place_sheet.hpp"
+#include "app/worksheets/study_sheet.hpp"
+
+#include <QButtonGroup>
+#include <QCloseEvent>
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QLabel>
+#include <QMessageBox>
+#include <QMimeData>
+#include <QSettings>
+#include <QSplitter>
+#include <QStackedWidget>
+
+namespace trellis {
+
+namespace {
+
+constexpr int sheetWidth = 330;
+constexpr const char* openable = "Parts and projects (*.stl *.STL *.3mf *.3MF)";
+
+}  // namespace
+
+QStringList MainWindow::sheetNames() { return {tr("Place"), tr("Study"), tr("Mark"), tr("Build")}; }
+
+MainWindow::MainWindow() : session_(new Session(this)) {
+  setAcceptDrops(true);
+  layOut();
+  makeCommands();
+  makeMenus();
+  connect(session_, &Session::projectChanged, this, &MainWindow::refreshTitle);
+  connect(session_, &Session::failed, this, &MainWindow::ask);
+  connect(session_, &Session::opened, this, &MainWindow::remember);
+  resize(1280, 800);
+  setMinimumSize(1024, 640);
+  refreshTitle();
+}
+
+MainWindow::~MainWindow() = default;
+
+void MainWindow::layOut() {
+  auto* whole = new QWidget;
+  auto* rows = new QVBoxLayout(whole);
+  rows->setContentsMargins(0, 0, 0, 0);
+  rows->setSpacing(0);
+  auto* middle = new QWidget;
+  auto* columns = new QHBoxLayout(middle);
+  columns->setContentsMargins(0, 0, 0, 0);
+  columns->setSpacing(0);
+  strip_ = new Strip(*session_);
+  scene_ = new SceneView(*session_);
+  pointed_ = new QLabel;
+  pointed_->setObjectName("quiet");
+  pointed_->setFixedHeight(26);
+  pointed_->setContentsMargins(14, 0, 14, 0);
+  pointed_->setTextInteractionFlags(Qt::NoTextInteraction);
+  auto* view = new QWidget;
+  auto* viewRows = new QVBoxLayout(view);
+  viewRows->setContentsMargins(0, 0, 0, 0);
+  viewRows->setSpacing(0);
+  viewRows->addWidget(scene_, 1);
+  viewRows->addWidget(pointed_);
+  auto* split = new QSplitter(Qt::Horizontal);
+  split->setHandleWidth(2);
+  split->addWidget(strip_);
+  split->addWidget(view);
+  split->setStretchFactor(1, 1);
+  split->setSizes({120, 780});
+  split->setChildrenCollapsible(false);
+  sheets_ = new QStackedWidget;
+  sheets_->setFixedWidth(sheetWidth);
+  auto* place = new PlaceSheet(*session_);
+  connect(place, &PlaceSheet::addAsked, this, [this] { openByDialog(true); });
+  for (QWidget* sheet : std::initializer_list<QWidget*>{place, new StudySheet(*session_), new MarkSheet(*session_), new BuildSheet(*session_)})
+    sheets_->addWidget(sheet);
+  auto* tabColumn = new QVBoxLayout;
+  tabColumn->setContentsMargins(0, 12, 0, 0);
+  tabColumn->setSpacing(4);
+  tabs_ = new QButtonGroup(this);
+  for (int i = 0; i < sheetNames().size(); ++i) {
+    auto* tab = new IndexTab(sheetNames()[i], tr("Alt+%1").arg(i + 1));
+    tabs_->addButton(tab, i);
+    tabColumn->addWidget(tab);
+  }
+  tabColumn->addStretch(1);
+  connect(tabs_, &QButtonGroup::idClicked, this, &MainWindow::showSheet);
+  columns->addWidget(split, 1);
+  columns->addWidget(sheets_);
+  columns->addLayout(tabColumn);
+  tally_ = new TallyBar(*session_);
+  rows->addWidget(middle, 1);
+  rows->addWidget(tally_);
+  setCentralWidget(whole);
+  connect(scene_, &SceneView::pointedAt, pointed_, &QLabel::setText);
+  showSheet(0);
+}
+
+// Every other worksheet than Mark starts with Pick, so that a click there never paints.
+void MainWindow::showSheet(int index) {
+  sheets_->setCurrentIndex(index);
+  tabs_->button(index)->setChecked(true);
+  if (index != 2) changeBrush([](Brush& brush) { brush.active = false; });
+}
+
+void MainWindow::changeBrush(const std::function<void(Brush&)>& change) {
+  Brush brush = session_->brush();
+  change(brush);
+  session_->setBrush(brush);
+}
+
+void MainWindow::refreshTitle() {
+  setWindowTitle(session_->title() + (session_->isReadOnly() ? tr(" (to look at only)") : session_->isModified() ? tr(" — edited") : QString()) +
+                 tr(" · Meek Trellis"));
+}
+
+void MainWindow::ask(const QString& sentence) {
+  auto* box = new QMessageBox(QMessageBox::NoIcon, tr("Meek Trellis"), sentence, QMessageBox::Ok, this);
+  box->setAttribute(Qt::WA_DeleteOnClose);
+  box->open();  // does not wait, so that nothing that runs is held up
+}
+
+bool MainWindow::mayLose() {
+  if (!session_->isModified()) return true;
+  QMessageBox box(QMessageBox::NoIcon, tr("Meek Trellis"), tr("%1 has changes that are not saved.").arg(session_->title()),
+                  QMessageBox::Save | QMessageBox::Discard | QMessageBox::Cancel, this);
+  const int answer = box.exec();
+  return answer == QMessageBox::Discard || (answer == QMessageBox::Save && save());
+}
+
+void MainWindow::openByDialog(bool add) {
+  const QStringList paths = QFileDialog::getOpenFileNames(this, add ? tr("Add parts") : tr("Open"), QString(), tr(openable));
+  for (const QString& path : paths) openFile(path, add);
+}
+
+void MainWindow::openFile(const QString& path, bool add) {
+  if (!add && !mayLose()) return;
+  session_->open(path, add);
+}
+
+void MainWindow::remember(const QString& path) {
+  QSettings settings;
+  QStringList recent = settings.value("recent").toStringList();
+  const QString whole = QFileInfo(path).absoluteFilePath();
+  recent.removeAll(whole);
+  recent.prepend(whole);
+  settings.setValue("recent", QStringList(recent.mid(0, 9)));
+  refreshTitle();
+}
+
+bool MainWindow::save() { return session_->path().isEmpty() ? saveAs() : saveTo(session_->path()); }
+
+bool MainWindow::saveAs() {
+  QString path = QFileDialog::getSaveFileName(this, tr("Save project"), session_->title() + ".3mf", tr("Projects (*.3mf)"));
+  if (path.isEmpty()) return false;
+  if (!path.endsWith(".3mf", Qt::CaseInsensitive)) path += ".3mf";
+  return saveTo(path);
+}
+
+bool MainWindow::saveTo(const QString& path) {
+  try {
+    session_->save(path);
+    remember(path);
+    return true;
+  } catch (const Error& error) {
+    ask(error.what());
+    return false;
+  }
+}
+
+void MainWindow::exportGcode() {
+  const QString path = QFileDialog::getSaveFileName(this, tr("Write G-code"), session_->title() + ".gcode", tr("G-code (*.gcode)"));
+  if (!path.isEmpty()) exportTo(path);
+}
+
+bool MainWindow::exportTo(const QString& path) {
+  try {
+    session_->exportGcode(path);
+    pointed_->setText(tr("G-code written to %1").arg(path));
+    return true;
+  } catch (const Error& error) {
+    ask(error.what());
+    return false;
+  }
+}
+
+void MainWindow::closeEvent(QCloseEvent* event) { mayLose() ? event->accept() : event->ignore(); }
+
+void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
+  if (event->mimeData()->hasUrls()) event->acceptProposedAction();
+}
+
+// A project replaces what is open; meshes join it.
+void MainWindow::dropEvent(QDropEvent* event) {
+  for (const QUrl& url : event->mimeData()->urls())
+    if (url.isLocalFile()) openFile(url.toLocalFile(), !session_->project()->parts.empty() && !url.toLocalFile().endsWith(".3mf", Qt::CaseInsensitive));
+}
+
+}  // namespace trellis

@@ -1,0 +1,152 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The commands of the main window, and what is made from their table.
+#include "app/scene/scene_view.hpp"
+#include "app/strip/strip.hpp"
+#include "app/tally/tally_bar.hpp"
+#include "app/window/main_window.hpp"
+
+#include <QApplication>
+#include <QDialog>
+#include <QDir>
+#include <QFileInfo>
+#include <QLabel>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QMenuBar>
+#include <QMessageBox>
+#include <QSettings>
+#include <QVBoxLayout>
+
+namespace trellis {
+
+namespace {
+
+// The demo project beside the source tree or the installed program; empty when it is not there.
+QString demoProject() {
+  for (const char* place : {"/../demo/fernhollow.3mf", "/../share/meek-trellis/fernhollow.3mf"}) {
+    const QFileInfo file(QCoreApplication::applicationDirPath() + place);
+    if (file.exists()) return file.canonicalFilePath();
+  }
+  return {};
+}
+
+}  // namespace
+
+void MainWindow::makeCommands() {
+  const auto hasParts = [this] { return !session_->project()->parts.empty(); };
+  const auto selected = [this] { return session_->selectedPart() >= 0; };
+  const auto mark = [this](Mark kind) { return [this, kind] { changeBrush([kind](Brush& b) { b.mark = kind; b.active = true; }); showSheet(2); }; };
+  const auto part = [this] { return static_cast<std::size_t>(session_->selectedPart()); };
+  commands_ = {
+      {tr("File"), tr("New"), QKeySequence::New, [this] { if (mayLose()) session_->newProject(); }},
+      {tr("File"), tr("Open…"), QKeySequence::Open, [this] { openByDialog(false); }},
+      {tr("File"), tr("Open the demo parts"), {}, [this] { if (!demoProject().isEmpty()) openFile(demoProject()); },
+       {}, [] { return !demoProject().isEmpty(); }},
+      {tr("File"), tr("Add parts…"), QKeySequence("Ctrl+Shift+O"), [this] { openByDialog(true); }},
+      {tr("File"), tr("Save"), QKeySequence::Save, [this] { save(); }, {}, hasParts},
+      {tr("File"), tr("Save as…"), QKeySequence("Ctrl+Shift+S"), [this] { saveAs(); }, {}, hasParts},
+      {tr("File"), tr("Write G-code…"), QKeySequence("Ctrl+G"), [this] { exportGcode(); }, {}, hasParts},
+      {tr("File"), tr("Quit"), QKeySequence::Quit, [this] { close(); }},
+      {tr("Edit"), tr("Undo"), QKeySequence("Ctrl+Z"), [this] { session_->undo(); }, [this] { return session_->undoName(); },
+       [this] { return !session_->undoName().isEmpty(); }},
+      {tr("Edit"), tr("Redo"), QKeySequence("Ctrl+Shift+Z"), [this] { session_->redo(); }, [this] { return session_->redoName(); },
+       [this] { return !session_->redoName().isEmpty(); }},
+      {tr("Edit"), tr("Find a command…"), QKeySequence("Ctrl+K"), [this] { findCommand(); }},
+      {tr("Part"), tr("Drop to plate"), QKeySequence("Ctrl+D"), [this, part] { PlacePart p; p.part = part(); p.drop = true; session_->perform(p); }, {}, selected},
+      {tr("Part"), tr("Remove"), QKeySequence("Delete"), [this, part] { if (session_->selectedPart() >= 0) session_->perform(RemovePart{part()}); }, {}, selected},
+      {tr("Mark"), tr("Pick"), QKeySequence("0"), [this] { changeBrush([](Brush& b) { b.active = false; }); }},
+      {tr("Mark"), tr("Ball"), QKeySequence("1"), [this] { showSheet(2); changeBrush([](Brush& b) { b.active = true; }); }},
+      {tr("Mark"), tr("Enforce"), QKeySequence("E"), mark(Mark::enforce)},
+      {tr("Mark"), tr("Block"), QKeySequence("B"), mark(Mark::block)},
+      {tr("Mark"), tr("Nothing (clear)"), QKeySequence("N"), mark(Mark::none)},
+      {tr("Mark"), tr("Swap enforce and block"), QKeySequence("X"),
+       [this] { changeBrush([](Brush& b) { b.mark = b.mark == Mark::enforce ? Mark::block : Mark::enforce; }); }},
+      {tr("Mark"), tr("Larger brush"), QKeySequence("]"), [this] { changeBrush([](Brush& b) { b.radius *= 1.15; }); }},
+      {tr("Mark"), tr("Smaller brush"), QKeySequence("["), [this] { changeBrush([](Brush& b) { b.radius /= 1.15; }); }},
+      {tr("Mark"), tr("Clear all marks of the part"), {}, [this, part] { session_->perform(ClearMarks{part(), std::nullopt}); }, {}, selected},
+      {tr("Build"), tr("Supports on or off"), QKeySequence("Ctrl+B"),
+       [this] { session_->perform(ChangeSetting{"support.on", !session_->settings().yes("support.on")}); }},
+      {tr("Build"), tr("Build again"), QKeySequence("F5"), [this] { session_->rebuild(); }, {}, hasParts},
+      {tr("Build"), tr("Cancel building"), QKeySequence("Esc"), [this] { session_->cancelBuild(); }},
+      {tr("View"), tr("Fit"), QKeySequence("Home"), [this] { scene_->fitAll(); }},
+      {tr("View"), tr("Whole / supports alone / part alone"), QKeySequence("V"), [this] { scene_->nextLook(); }},
+      {tr("View"), tr("One layer up"), QKeySequence("PgUp"), [this] { strip_->step(1); }},
+      {tr("View"), tr("One layer down"), QKeySequence("PgDown"), [this] { strip_->step(-1); }},
+      {tr("View"), tr("Play the layers"), QKeySequence("P"), [this] { strip_->play(); }},
+      {tr("View"), tr("Show all layers"), QKeySequence("Ctrl+Home"), [this] { session_->setRange(0, 1e9); }},
+      {tr("View"), tr("Breakdown"), QKeySequence("Ctrl+T"), [this] { tally_->toggleBreakdown(); }},
+      {tr("Help"), tr("Keys"), QKeySequence::HelpContents, [this] { showShortcuts(); }},
+  };
+  for (int i = 0; i < sheetNames().size(); ++i)
+    commands_.push_back({tr("View"), sheetNames()[i], QKeySequence(QString("Alt+%1").arg(i + 1)), [this, i] { showSheet(i); }});
+}
+
+void MainWindow::makeMenus() {
+  QMap<QString, QMenu*> menus;
+  for (const Command& command : commands_) {
+    QMenu*& menu = menus[command.menu];
+    if (!menu) menu = menuBar()->addMenu(command.menu);
+    QAction* action = menu->addAction(command.name, this, command.run);
+    action->setShortcut(command.shortcut);
+    if (command.detail || command.enabled)
+      connect(menu, &QMenu::aboutToShow, action, [action, command] {
+        if (command.detail) action->setText(command.detail().isEmpty() ? command.name : command.name + ": " + command.detail());
+        if (command.enabled) action->setEnabled(command.enabled());
+      });
+    // A menu greys what cannot be done now; the shortcut must work again as soon as it can.
+    if (command.enabled) connect(menu, &QMenu::aboutToHide, action, [action] { action->setEnabled(true); });
+  }
+  QMenu* recent = new QMenu(tr("Open recent"), this);
+  menus[tr("File")]->insertMenu(menus[tr("File")]->actions().at(3), recent);
+  connect(recent, &QMenu::aboutToShow, this, [this, recent] {
+    recent->clear();
+    for (const QString& path : QSettings().value("recent").toStringList())
+      recent->addAction(path, this, [this, path] { openFile(path); });
+    if (recent->isEmpty()) recent->addAction(tr("nothing yet"))->setEnabled(false);
+  });
+}
+
+void MainWindow::findCommand() {
+  QDialog dialog(this);
+  dialog.setWindowTitle(tr("Find a command"));
+  dialog.resize(460, 380);
+  auto* column = new QVBoxLayout(&dialog);
+  auto* text = new QLineEdit;
+  text->setPlaceholderText(tr("Type a part of its name"));
+  auto* list = new QListWidget;
+  column->addWidget(text);
+  column->addWidget(list);
+  const auto fill = [&](const QString& wanted) {
+    list->clear();
+    for (std::size_t i = 0; i < commands_.size(); ++i) {
+      const Command& command = commands_[i];
+      if (!wanted.isEmpty() && !(command.menu + " " + command.name).contains(wanted, Qt::CaseInsensitive)) continue;
+      auto* item = new QListWidgetItem(QString("%1 · %2    %3").arg(command.menu, command.name, command.shortcut.toString()), list);
+      item->setData(Qt::UserRole, static_cast<int>(i));
+    }
+    list->setCurrentRow(0);
+  };
+  fill({});
+  connect(text, &QLineEdit::textChanged, &dialog, fill);
+  connect(text, &QLineEdit::returnPressed, &dialog, &QDialog::accept);
+  connect(list, &QListWidget::itemActivated, &dialog, &QDialog::accept);
+  if (dialog.exec() != QDialog::Accepted || !list->currentItem()) return;
+  const Command& command = commands_[static_cast<std::size_t>(list->currentItem()->data(Qt::UserRole).toInt())];
+  if (!command.enabled || command.enabled()) command.run();
+}
+
+void MainWindow::showShortcuts() {
+  QString rows = "<table cellspacing='4'>";
+  for (const Command& command : commands_)
+    if (!command.shortcut.isEmpty())
+      rows += QString("<tr><td>%1 · %2&nbsp;&nbsp;</td><td>%3</td></tr>").arg(command.menu, command.name, command.shortcut.toString().toHtmlEscaped());
+  rows += tr("<tr><td>Scene · turn by 15°, with Shift to the next straight view</td><td>Arrows</td></tr>"
+             "<tr><td>Scene · hide supports while held</td><td>`</td></tr>"
+             "<tr><td>Scene · slide while held</td><td>Space</td></tr>"
+             "<tr><td>Scene · brush size</td><td>Ctrl+wheel</td></tr>"
+             "<tr><td>Strip · one layer, with Shift ten</td><td>Wheel</td></tr></table>");
+  QMessageBox box(QMessageBox::NoIcon, tr("Keys"), rows, QMessageBox::Close, this);
+  box.exec();
+}
+
+}  // namespace trellis

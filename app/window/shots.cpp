@@ -1,0 +1,69 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/window/shots.hpp"
+
+#include "app/scene/scene_view.hpp"
+#include "app/tally/tally_bar.hpp"
+#include "app/window/main_window.hpp"
+
+#include <QApplication>
+#include <QDir>
+#include <QTextStream>
+
+namespace trellis {
+
+namespace {
+
+void settle() {
+  for (int i = 0; i < 5; ++i) QApplication::processEvents(QEventLoop::AllEvents, 50);
+}
+
+bool waitForBuild(Session& session) {
+  QEventLoop loop;
+  QObject::connect(&session, &Session::shownChanged, &loop, &QEventLoop::quit);
+  QObject::connect(&session, &Session::failed, &loop, [&loop](const QString& sentence) {
+    QTextStream(stderr) << sentence << "\n";
+    loop.exit(1);
+  });
+  while (session.isStale() || session.project()->parts.empty())
+    if (loop.exec() != 0) return false;
+  return true;
+}
+
+}  // namespace
+
+int takeShots(MainWindow& window, const QString& folder) {
+  Session& session = window.session();
+  QDir().mkpath(folder);
+  if (!waitForBuild(session)) return 1;
+  bool written = true;
+  const auto shot = [&](const QString& name) {
+    settle();
+    written = window.grab().save(folder + "/" + name + ".png") && written;
+  };
+  const double height = session.height();
+  window.showSheet(0);
+  shot("place");
+  window.showSheet(1);
+  window.scene().turnBy(-25, -24);
+  shot("study");
+  window.showSheet(2);
+  session.setBrush({true, Mark::enforce, 3, false});
+  shot("mark");
+  window.showSheet(3);
+  window.scene().turnBy(60, 10);
+  shot("build");
+  session.setRange(0, height * 0.36);
+  window.scene().turnBy(0, 34);
+  shot("layers");
+  session.setRange(0, 1e9);
+  window.scene().turnBy(0, -20);
+  window.tally().toggleBreakdown();
+  shot("tally");
+  window.tally().toggleBreakdown();
+  session.newProject();
+  window.showSheet(0);
+  shot("empty");
+  return written ? 0 : 1;
+}
+
+}  // namespace trellis

@@ -1,0 +1,19 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Build: what asks for support, how it stands, and how it lets go.
+#pragma once
+
+#include "app/worksheets/worksheet.hpp"
+
+namespace trellis {
+
+class BuildSheet : public Worksheet {
+  Q_OBJECT
+ public:
+  explicit BuildSheet(Session& session, QWidget* parent = nullptr);
+
+ private:
+  void refresh();
+  QLabel *notice_, *pieces_;
+};
+
+}  // namespace trellis

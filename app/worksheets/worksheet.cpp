@@ -1,0 +1,52 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/worksheets/worksheet.hpp"
+
+#include "app/widgets/setting_editor.hpp"
+
+#include <QLabel>
+#include <QScrollArea>
+
+namespace trellis {
+
+Worksheet::Worksheet(const QString& title, Session& session, QWidget* parent) : QFrame(parent), session_(session) {
+  setObjectName("worksheet");
+  auto* outer = new QVBoxLayout(this);
+  outer->setContentsMargins(0, 0, 0, 0);
+  auto* scroll = new QScrollArea;
+  scroll->setWidgetResizable(true);
+  scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  scroll->setFrameShape(QFrame::NoFrame);
+  outer->addWidget(scroll);
+  auto* inside = new QWidget;
+  auto* whole = new QVBoxLayout(inside);
+  whole->setContentsMargins(16, 16, 16, 16);
+  column_ = new QVBoxLayout;
+  column_->setSpacing(8);
+  whole->addLayout(column_);
+  whole->addStretch(1);
+  scroll->setWidget(inside);
+  auto* heading = new QLabel(title);
+  heading->setObjectName("heading");
+  column_->addWidget(heading);
+}
+
+void Worksheet::addSection(const QString& title) {
+  column_->addSpacing(8);
+  auto* label = new QLabel(title);
+  label->setObjectName("section");
+  column_->addWidget(label);
+}
+
+QLabel* Worksheet::addQuiet(const QString& words) {
+  auto* label = new QLabel(words);
+  label->setObjectName("quiet");
+  label->setWordWrap(true);
+  column_->addWidget(label);
+  return label;
+}
+
+void Worksheet::addSettings(std::initializer_list<const char*> keys) {
+  for (const char* key : keys) column_->addWidget(new SettingEditor(session_, key));
+}
+
+}  // namespace trellis

@@ -1,0 +1,28 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What every worksheet looks like: a heading and a scrolling column.
+#pragma once
+
+#include "app/window/session.hpp"
+
+#include <QFrame>
+#include <QVBoxLayout>
+
+class QLabel;
+
+namespace trellis {
+
+class Worksheet : public QFrame {
+  Q_OBJECT
+ public:
+  Worksheet(const QString& title, Session& session, QWidget* parent = nullptr);
+
+ protected:
+  void addSection(const QString& title);
+  QLabel* addQuiet(const QString& words);
+  void addSettings(std::initializer_list<const char*> keys);
+
+  Session& session_;
+  QVBoxLayout* column_;
+};
+
+}  // namespace trellis
