@@ -82,7 +82,7 @@ ProjectPtr loaded(const Options& options, const Progress& progress) {
   applySettings(project->settings, options);
   ProjectPtr result = project;
   if (!options.ops.empty()) try {
-      for (const Operation& operation : operationsFrom(parsed(options.ops))) result = apply(*result, operation);
+      for (const Operation& operation : operationsFrom(parsed(options.ops))) result = performed(*result, operation);
     } catch (const Error& error) {
       throw Error(fmt::format("{}: {}", options.ops, error.what()));
     }

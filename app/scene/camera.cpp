@@ -29,7 +29,7 @@ void Camera::fit(const Box3& box) {
   target_ = box.center();
   const double radius = box.diagonal().norm() / 2;
   const double narrow = std::min(1.0, static_cast<double>(size_.width()) / std::max(1, size_.height()));
-  distance_ = std::max(10.0, radius / std::sin(toRadians(fieldOfView / 2)) / narrow * 0.95);
+  distance_ = std::max(10.0, radius / std::sin(toRadians(fieldOfView / 2)) / narrow * 0.82);
 }
 
 void Camera::turn(double yaw, double pitch) { turnTo(yaw_ + yaw, pitch_ + pitch); }

@@ -101,7 +101,7 @@ void SceneView::initializeGL() {
     auto made = std::make_unique<QOpenGLShaderProgram>();
     made->addShaderFromSourceFile(QOpenGLShader::Vertex, QString(":/shaders/%1.vert").arg(name));
     made->addShaderFromSourceFile(QOpenGLShader::Fragment, QString(":/shaders/%1.frag").arg(name));
-    made->link();
+    if (!made->link()) qFatal("The shader %s cannot be used: %s", name, qPrintable(made->log()));
     return made;
   };
   surface_ = program("surface");
@@ -192,6 +192,8 @@ void SceneView::drawLines(Buffer& buffer, unsigned mode) {
 }
 
 void SceneView::paintGL() {
+  QPainter painter(this);
+  painter.beginNativePainting();
   refill();
   const QColor air = theme().paper.darker(103);
   glClearColor(static_cast<float>(air.redF()), static_cast<float>(air.greenF()), static_cast<float>(air.blueF()), 1);
@@ -214,7 +216,8 @@ void SceneView::paintGL() {
   }
   line_->release();
   glDisable(GL_DEPTH_TEST);
-  QPainter painter(this);
+  glBindBuffer(GL_ARRAY_BUFFER, 0);
+  painter.endNativePainting();
   painter.setRenderHint(QPainter::Antialiasing);
   drawFigures(painter);
   drawHint(painter);

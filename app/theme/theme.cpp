@@ -6,6 +6,9 @@
 #include <QPalette>
 #include <QStyleFactory>
 
+// Resources of a static library have to be asked for by name, outside every namespace.
+static void bringResources() { Q_INIT_RESOURCE(resources); }
+
 namespace trellis {
 
 namespace {
@@ -37,9 +40,11 @@ QString styleSheet(const Theme& t) {
     QPushButton:checked, QToolButton:checked { border: 2px solid %6; }
     QPushButton:focus, QToolButton:focus { border-color: %6; }
     QPushButton:disabled { color: %4; }
-    QDoubleSpinBox, QSpinBox, QComboBox, QLineEdit { background: %1; color: %3; border: 1px solid %5; border-radius: 3px;
-      padding: 3px 6px; min-height: 18px; }
-    QDoubleSpinBox:focus, QSpinBox:focus, QComboBox:focus, QLineEdit:focus { border: 1px solid %6; }
+    QLineEdit { background: %1; color: %3; border: 1px solid %5; border-radius: 3px; padding: 3px 6px; }
+    QLineEdit:focus { border: 1px solid %6; }
+    QScrollBar:vertical { background: %2; width: 9px; margin: 0; border: 0; }
+    QScrollBar::handle:vertical { background: %5; border-radius: 4px; min-height: 32px; }
+    QScrollBar::add-line, QScrollBar::sub-line, QScrollBar::add-page, QScrollBar::sub-page { background: none; border: 0; height: 0; }
     QComboBox QAbstractItemView { background: %2; color: %3; selection-background-color: %5; selection-color: %3; }
     QListWidget { background: %1; border: 1px solid %5; outline: 0; }
     QListWidget::item { padding: 5px 8px; }
@@ -56,6 +61,7 @@ QString styleSheet(const Theme& t) {
 const Theme& theme() { return *current; }
 
 void installTheme(QApplication& app) {
+  bringResources();
   current = prefersDark(app) ? &night : &day;
   QFontDatabase::addApplicationFont(":/fonts/Lato-Regular.ttf");
   QFontDatabase::addApplicationFont(":/fonts/Lato-Bold.ttf");

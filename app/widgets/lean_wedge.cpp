@@ -86,7 +86,7 @@ void LeanWedge::paintEvent(QPaintEvent*) {
   QFont bold = font();
   bold.setBold(true);
   painter.setFont(bold);
-  painter.drawText(QRectF(at.x() + r * 0.9 + 4, 8, width() - at.x() - r * 0.9 - 8, 18), Qt::AlignRight, tr("%1° from the wall").arg(lean));
+  painter.drawText(QRectF(at.x(), 8, width() - at.x() - 4, 18), Qt::AlignRight, tr("%1° from the wall").arg(lean));
   painter.setFont(font());
   painter.setPen(t.quiet);
   painter.drawText(QRectF(at.x(), 28, width() - at.x() - 4, 18), Qt::AlignRight, tr("%1° from the plate").arg(90 - lean));

@@ -44,13 +44,14 @@ int takeShots(MainWindow& window, const QString& folder) {
   window.showSheet(0);
   shot("place");
   window.showSheet(1);
-  window.scene().turnBy(-25, -24);
+  window.scene().turnBy(-25, -50);
   shot("study");
   window.showSheet(2);
+  window.scene().turnBy(110, 6);
   session.setBrush({true, Mark::enforce, 3, false});
   shot("mark");
   window.showSheet(3);
-  window.scene().turnBy(60, 10);
+  window.scene().turnBy(-60, 38);
   shot("build");
   session.setRange(0, height * 0.36);
   window.scene().turnBy(0, 34);

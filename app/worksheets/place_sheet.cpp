@@ -20,7 +20,8 @@ PlaceSheet::PlaceSheet(Session& session, QWidget* parent) : Worksheet(tr("Place"
   auto* buttons = new QHBoxLayout;
   auto* add = new QPushButton(tr("Add part…"));
   auto* remove = new QPushButton(tr("Remove"));
-  auto* drop = new QPushButton(tr("Drop to plate"));
+  auto* drop = new QPushButton(tr("Drop"));
+  drop->setToolTip(tr("Moves the selected part straight down or up onto the plate. Ctrl+D."));
   for (QPushButton* button : {add, remove, drop}) buttons->addWidget(button);
   column_->addLayout(buttons);
   partButtons_ = {remove, drop};
@@ -84,6 +85,7 @@ PlaceSheet::Triple PlaceSheet::addTriple(const QString& name, const QString& uni
     box->setAlignment(Qt::AlignRight);
     box->setKeyboardTracking(false);
     box->setButtonSymbols(QAbstractSpinBox::NoButtons);
+    box->setMinimumWidth(64);
     label->setBuddy(box);
     grid->addWidget(label, 0, 2 * axis);
     grid->addWidget(box, 0, 2 * axis + 1);
@@ -139,7 +141,10 @@ void PlaceSheet::refreshFigures() {
     for (std::size_t axis = 0; axis < 3; ++axis) {
       QDoubleSpinBox* box = (*boxes)[axis];
       box->setEnabled(selected != nullptr);
-      if (!selected) continue;
+      if (!selected) {
+        box->setValue(boxes == &scale_ ? 100 : 0);
+        continue;
+      }
       const auto k = static_cast<Eigen::Index>(axis);
       box->setValue(boxes == &position_ ? selected->placement.position[k]
                     : boxes == &turn_   ? selected->placement.turn[k]

@@ -19,7 +19,7 @@ Worksheet::Worksheet(const QString& title, Session& session, QWidget* parent) : 
   outer->addWidget(scroll);
   auto* inside = new QWidget;
   auto* whole = new QVBoxLayout(inside);
-  whole->setContentsMargins(16, 16, 16, 16);
+  whole->setContentsMargins(16, 16, 12, 16);
   column_ = new QVBoxLayout;
   column_->setSpacing(8);
   whole->addLayout(column_);

@@ -121,25 +121,41 @@ class Finder {
           first->at, p);
   }
 
+  // One finding a part and kind, however many sites it concerns.
+  struct Lost {
+    double area = 0;
+    std::size_t places = 0;
+    Vec3 first = Vec3::Zero();
+    void add(double more, const Vec3& at) {
+      if (more <= worthSaying) return;
+      if (places++ == 0) first = at;
+      area += more;
+    }
+    std::string words() const { return fmt::format("{:.1f} mm² in {} place{}, first at {:.1f} mm height", area, places, places == 1 ? "" : "s", first.z()); }
+  };
+
   void columns() {
     std::size_t i = 0;
-    for (std::size_t p = 0; p < build_.parts.size(); ++p)
+    for (std::size_t p = 0; p < build_.parts.size(); ++p) {
+      Lost room, footing;
       for (const DemandSite& site : *build_.parts[p].sites) {
         const Column& column = *build_.columns[i++];
         const Vec2 middle = boundsOf(site.layers.front()).center();
         const Vec3 at(middle.x(), middle.y(), build_.plan.spans[site.lowest].bottom);
-        if (column.noRoom > worthSaying)
-          add("no-room", Severity::warning,
-              fmt::format("{} hangs over {:.1f} mm² at {:.1f} mm height with no room for support under the gaps. Narrow the gaps, or leave it to bridge.",
-                          name(p), column.noRoom, at.z()),
-              at, p);
-        if (column.withoutFooting > worthSaying)
-          add("no-footing", Severity::warning,
-              fmt::format("{} has {:.1f} mm² at {:.1f} mm height whose support finds nothing to stand on. {}", name(p), column.withoutFooting, at.z(),
-                          support_.footing == Footing::plate ? "Let it stand on the part too (footing: plate and part), or turn the part."
-                                                             : "Narrow the gap beside, or turn the part."),
-              at, p);
+        room.add(column.noRoom, at);
+        footing.add(column.withoutFooting, at);
       }
+      if (room.places > 0)
+        add("no-room", Severity::note,
+            fmt::format("{} hangs over {}, with no room for support under the gaps. Narrow the gaps, or leave it to bridge.", name(p), room.words()),
+            room.first, p);
+      if (footing.places > 0)
+        add("no-footing", Severity::warning,
+            fmt::format("{} has {} whose support finds nothing to stand on. {}", name(p), footing.words(),
+                        support_.footing == Footing::plate ? "Let it stand on the part too (footing: plate and part), or turn the part."
+                                                           : "Narrow the gap beside, or turn the part."),
+            footing.first, p);
+    }
   }
 
   void thinFeatures() {

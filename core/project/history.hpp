@@ -19,7 +19,7 @@ class History {
   // Throws what apply throws and then changes nothing. With continuing, the operation replaces the last
   // step if it has not been undone: for figures that are dragged.
   void perform(const Operation& operation, bool continuing = false) {
-    ProjectPtr next = apply(*now(), operation);
+    ProjectPtr next = performed(*now(), operation);
     states_.resize(at_ + 1);
     if (continuing && at_ > 0)
       states_[at_] = {nameOf(operation), std::move(next)};

@@ -109,7 +109,7 @@ std::string nameOf(const Operation& operation) {
   return std::visit([](const auto& what) { return named(what); }, operation);
 }
 
-ProjectPtr apply(const Project& project, const Operation& operation) {
+ProjectPtr performed(const Project& project, const Operation& operation) {
   return std::visit([&](const auto& what) { return applyTo(project, what); }, operation);
 }
 

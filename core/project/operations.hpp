@@ -46,7 +46,7 @@ using Operation = std::variant<AddParts, RemovePart, PlacePart, MarkWithBall, Cl
 std::string nameOf(const Operation& operation);
 
 // The project after the operation. Throws Error when it names a part, key or value that does not fit.
-ProjectPtr apply(const Project& project, const Operation& operation);
+ProjectPtr performed(const Project& project, const Operation& operation);
 
 // From the command line's JSON, see docs/formats/operations.md. Throws Error naming what is wrong.
 Operation operationFrom(const nlohmann::json& json);

@@ -99,7 +99,7 @@ void addMachine(std::vector<SettingRow>& rows) {
                         "How far the machine may round a corner; sets the speed it keeps there."));
   rows.push_back(number("retract.length", "Retraction", "mm", 0, 20, 0.8, "Filament pulled back before a travel."));
   rows.push_back(number("retract.speed", "Retraction speed", "mm/s", 1, 200, 35, "How fast it is pulled back and pushed again."));
-  rows.push_back(number("retract.over", "Retract over", "mm", 0, 100, 1.5, "Shorter travels are made without retracting."));
+  rows.push_back(number("retract.over", "Retract over", "mm", 0, 100, 3, "Shorter travels are made without retracting."));
   rows.push_back(text("machine.start", "Start G-code",
                       "M140 S{bed_temperature}\nM104 S{nozzle_temperature}\nG28\nM190 S{bed_temperature}\n"
                       "M109 S{nozzle_temperature}\nG92 E0",

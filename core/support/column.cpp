@@ -175,11 +175,11 @@ class ColumnBuilder {
       }
       Polygons below = under ? whole(*under) : Polygons{};
       for (const Step::Landing& landing : step.landings) below = unite(below, landing.reach);
-      const double before = area(step.reach);
-      step.reach = withoutSpecks(intersect(step.reach, grow(below, beside)), speck());
-      const double given = before - area(step.reach);
-      lostBelow = given > speck() / 10;
-      if (q == 0 || demandUnder(step.top)) column_.withoutFooting += given;
+      Polygons standing = withoutSpecks(intersect(step.reach, grow(below, beside)), speck());
+      const Polygons given = subtract(step.reach, standing);
+      lostBelow = area(given) > speck() / 10;
+      if (const Polygons* fresh = demandUnder(step.top)) column_.withoutFooting += area(intersect(given, *fresh));
+      step.reach = std::move(standing);
     }
   }
 

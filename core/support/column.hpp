@@ -19,7 +19,7 @@ struct Column {
   std::vector<double> contactTops;  // heights, mm, at which a slab ends under the part
   double wanted = 0;       // mm² of demand in plan
   double noRoom = 0;       // mm² of it where the gaps leave less than the thinnest layer
-  double withoutFooting = 0;  // mm² of support given up because nothing allowed is under it
+  double withoutFooting = 0;  // mm² of it given up because nothing allowed to stand on is under it
 };
 
 // Heights, highest first and ending with 0, between which a site's support is printed. The gap above

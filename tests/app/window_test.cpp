@@ -1,0 +1,260 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The real window, driven by real events, one test for each job a person does.
+#include "app/scene/scene_view.hpp"
+#include "app/strip/strip.hpp"
+#include "app/theme/theme.hpp"
+#include "app/window/main_window.hpp"
+#include "core/base/files.hpp"
+#include "core/mesh/stl.hpp"
+#include "core/overhang/lean.hpp"
+#include "core/project/project_file.hpp"
+#include "tests/printed.hpp"
+#include "tests/shapes.hpp"
+
+#include <QAbstractButton>
+#include <QApplication>
+#include <QDoubleSpinBox>
+#include <QMessageBox>
+#include <QMimeData>
+#include <QSignalSpy>
+#include <QStandardPaths>
+#include <QTest>
+
+#include <cmath>
+
+namespace trellis::test {
+namespace {
+
+class WindowTest : public testing::Test {
+ protected:
+  void SetUp() override {
+    window.resize(1280, 800);
+    window.show();
+    ASSERT_TRUE(QTest::qWaitForWindowExposed(&window));
+  }
+
+  void open(const MeshPtr& mesh) {
+    writeFileAtomically(folder / "part.stl", writeStl(*mesh));
+    window.session().open(QString::fromStdString(folder / "part.stl"));
+    settled();
+  }
+
+  // Until the newest project is built and drawn.
+  void settled() {
+    ASSERT_TRUE(QTest::qWaitFor([&] { return !window.session().project()->parts.empty() && !window.session().isStale(); }, 60000));
+    QTest::qWait(20);
+  }
+
+  QPoint pixelOf(const Vec3& at) { return window.scene().camera().pixelOf(at)->toPoint(); }
+
+  void dragTo(const QPoint& to, Qt::MouseButton button) {
+    QMouseEvent event(QEvent::MouseMove, to, window.scene().mapToGlobal(to), Qt::NoButton, button, Qt::NoModifier);
+    QApplication::sendEvent(&window.scene(), &event);
+  }
+
+  void stroke(const QPoint& from, const QPoint& to, Qt::KeyboardModifiers keys = Qt::NoModifier) {
+    QTest::mousePress(&window.scene(), Qt::LeftButton, keys, from);
+    for (int i = 1; i <= 4; ++i) dragTo(from + (to - from) * i / 4, Qt::LeftButton);
+    QTest::mouseRelease(&window.scene(), Qt::LeftButton, keys, to);
+  }
+
+  void lookFromBelow() {
+    window.scene().camera().turnTo(-70, -35);
+    window.scene().fitAll();
+    QTest::qWait(20);
+  }
+
+  void click(const char* name) { QTest::mouseClick(window.findChild<QAbstractButton*>(name), Qt::LeftButton); }
+
+  void set(const char* key, double value) { window.findChild<QWidget*>(key)->findChild<QDoubleSpinBox*>()->setValue(value); }
+
+  double supportVolume() { return window.session().shown().build->tally.supportVolume(); }
+
+  ScratchFolder folder;
+  MainWindow window;
+};
+
+// A table stands at the plate's middle: (125, 105).
+TEST_F(WindowTest, FromAnStlThroughAPaintedStrokeToGcode) {
+  open(table(40, 15, 3));
+  window.session().perform(ChangeSetting{"support.source", std::string("decisions")});
+  settled();
+  EXPECT_EQ(supportVolume(), 0);
+  QTest::keyClick(&window, Qt::Key_3, Qt::AltModifier);
+  click("ball");
+  click("enforce");
+  lookFromBelow();
+  const Vec3 from(112, 92, 15), to(112, 116, 15);
+  stroke(pixelOf(from), pixelOf(to));
+  settled();
+  const QString path = QString::fromStdString(folder / "out.gcode");
+  ASSERT_TRUE(window.exportTo(path));
+  double low = 1e9, high = -1e9, left = 1e9, right = -1e9, top = 0;
+  for (const Bead& bead : readBeads(readFile(path.toStdString()))) {
+    if (!bead.feature.starts_with("support.")) continue;
+    left = std::min({left, bead.x0, bead.x1});
+    right = std::max({right, bead.x0, bead.x1});
+    low = std::min({low, bead.y0, bead.y1});
+    high = std::max({high, bead.y0, bead.y1});
+    top = std::max(top, bead.z);
+  }
+  // The stroke is 6 mm wide; beads keep half a line inside.
+  EXPECT_NEAR(left, 109 + 0.2, 1.0);
+  EXPECT_NEAR(right, 115 - 0.2, 1.0);
+  EXPECT_NEAR(low, 89 + 0.2, 1.0);
+  EXPECT_NEAR(high, 119 - 0.2, 1.0);
+  EXPECT_NEAR(top, 14.8, 1e-3);
+}
+
+// Amber appears where the stroke went, and the picture is the same after undo and redo.
+TEST_F(WindowTest, TheMarkAppearsWhereTheStrokeWent) {
+  open(table(40, 15, 3));
+  window.session().setBrush({true, Mark::enforce, 4, false});
+  lookFromBelow();
+  const QPoint pixel = pixelOf({112, 112, 15});
+  const auto isAmber = [&](const QPoint& at) {
+    const QColor c = window.scene().grabFramebuffer().pixelColor(at);
+    return c.red() > c.blue() + 70 && c.green() > c.blue() + 30;
+  };
+  window.scene().nextLook();
+  window.scene().nextLook();  // part alone, so that nothing stands in front
+  EXPECT_FALSE(isAmber(pixel));
+  stroke(pixel, pixel);
+  settled();
+  EXPECT_TRUE(isAmber(pixel));
+  EXPECT_FALSE(isAmber(pixelOf({136, 96, 15})));
+  EXPECT_EQ(window.session().undoName(), "enforce stroke");
+  QTest::keyClick(&window, Qt::Key_Z, Qt::ControlModifier);
+  settled();
+  EXPECT_FALSE(isAmber(pixel));
+  QTest::keyClick(&window, Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+  settled();
+  EXPECT_TRUE(isAmber(pixel));
+}
+
+TEST_F(WindowTest, SeveralStrokesAreSeveralStepsAndTheRightButtonChangesNothing) {
+  open(table(40, 15, 3));
+  window.session().setBrush({true, Mark::enforce, 2, false});
+  lookFromBelow();
+  const ProjectPtr before = window.session().project();
+  QTest::mousePress(&window.scene(), Qt::RightButton, {}, pixelOf({112, 100, 15}));
+  dragTo(pixelOf({112, 100, 15}) + QPoint(30, 0), Qt::RightButton);
+  QTest::mouseRelease(&window.scene(), Qt::RightButton, {}, pixelOf({112, 100, 15}));
+  EXPECT_EQ(window.session().project(), before);
+  for (const double y : {92.0, 105.0, 118.0}) stroke(pixelOf({112, y, 15}), pixelOf({116, y, 15}));
+  settled();
+  const Part& part = *window.session().project()->parts[0];
+  const double three = markedArea(*part.mesh, Affine::Identity(), *part.marks, Mark::enforce);
+  EXPECT_NEAR(three, 3 * (4 * 4 + pi * 4), 12);
+  for (int i = 0; i < 3; ++i) QTest::keyClick(&window, Qt::Key_Z, Qt::ControlModifier);
+  EXPECT_EQ(window.session().project(), before);
+}
+
+TEST_F(WindowTest, KeysChooseWhatIsLaid) {
+  open(table(40, 15, 3));
+  window.scene().setFocus();
+  QTest::keyClick(&window.scene(), Qt::Key_B);
+  EXPECT_EQ(window.session().brush().mark, Mark::block);
+  EXPECT_TRUE(window.session().brush().active);
+  QTest::keyClick(&window.scene(), Qt::Key_X);
+  EXPECT_EQ(window.session().brush().mark, Mark::enforce);
+  QTest::keyClick(&window.scene(), Qt::Key_0);
+  EXPECT_FALSE(window.session().brush().active);
+  const double radius = window.session().brush().radius;
+  QTest::keyClick(&window.scene(), Qt::Key_BracketRight);
+  EXPECT_GT(window.session().brush().radius, radius);
+}
+
+TEST_F(WindowTest, SettingsOfTheWorksheetsReachTheBuild) {
+  open(table(40, 15, 3));
+  const double before = supportVolume();
+  EXPECT_GT(before, 100);
+  window.showSheet(3);
+  set("support.body.spacing", 6);
+  settled();
+  EXPECT_LT(supportVolume(), 0.8 * before);
+  set("support.gap.above", 0.24);
+  settled();
+  double top = 0;
+  for (const SupportLayer& layer : window.session().shown().build->support->layers) top = std::max(top, layer.top);
+  EXPECT_NEAR(top, 15 - 0.24, 1e-6);
+}
+
+TEST_F(WindowTest, TheStripsHandleChoosesTheLayersShown) {
+  open(table(40, 15, 3));
+  Strip& strip = window.strip();
+  const QPoint handle(strip.width() / 2, static_cast<int>(strip.pixelOf(18)));
+  QTest::mousePress(&strip, Qt::LeftButton, {}, handle);
+  const QPoint down(strip.width() / 2, static_cast<int>(strip.pixelOf(9)));
+  QMouseEvent event(QEvent::MouseMove, down, strip.mapToGlobal(down), Qt::NoButton, Qt::LeftButton, Qt::NoModifier);
+  QApplication::sendEvent(&strip, &event);
+  QTest::mouseRelease(&strip, Qt::LeftButton, {}, down);
+  EXPECT_NEAR(window.session().range().second, 9, 0.25);
+  window.resize(1024, 700);
+  QTest::qWait(20);
+  EXPECT_NEAR(window.session().range().second, 9, 0.25);
+}
+
+TEST_F(WindowTest, PlacingByFiguresIsUndone) {
+  open(box({0, 0, 0}, {20, 10, 5}));
+  window.findChild<QDoubleSpinBox*>("Turnx")->setValue(90);
+  settled();
+  EXPECT_NEAR(window.session().height(), 10, 1e-6);
+  window.findChild<QDoubleSpinBox*>("Scalex")->setValue(200);
+  settled();
+  EXPECT_NEAR(window.session().height(), 20, 1e-6);
+  QTest::keyClick(&window, Qt::Key_Z, Qt::ControlModifier);
+  QTest::keyClick(&window, Qt::Key_Z, Qt::ControlModifier);
+  settled();
+  EXPECT_NEAR(window.session().height(), 5, 0.21);
+}
+
+TEST_F(WindowTest, DroppingAFileOpensItAndSavingKeepsTheMarks) {
+  writeFileAtomically(folder / "part.stl", writeStl(*table(40, 15, 3)));
+  QMimeData data;
+  data.setUrls({QUrl::fromLocalFile(QString::fromStdString(folder / "part.stl"))});
+  QDragEnterEvent enter(QPoint(400, 300), Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
+  QApplication::sendEvent(&window, &enter);
+  QDropEvent drop(QPointF(400, 300), Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
+  QApplication::sendEvent(&window, &drop);
+  settled();
+  MarkWithBall mark;
+  mark.stroke = {{{112, 105, 15}}, 3};
+  window.session().perform(mark);
+  const QString path = QString::fromStdString(folder / "kept.3mf");
+  ASSERT_TRUE(window.saveTo(path));
+  EXPECT_FALSE(window.session().isModified());
+  const OpenedProject again = readProject(readFile(path.toStdString()), "kept.3mf");
+  EXPECT_EQ(again.project->parts[0]->marks->key(), window.session().project()->parts[0]->marks->key());
+}
+
+TEST_F(WindowTest, ABadFileIsASentenceAndLosesNothing) {
+  open(table(40, 15, 3));
+  const ProjectPtr before = window.session().project();
+  writeFileAtomically(folder / "bad.stl", "no mesh at all");
+  QSignalSpy failed(&window.session(), &Session::failed);
+  window.session().open(QString::fromStdString(folder / "bad.stl"));
+  ASSERT_TRUE(QTest::qWaitFor([&] { return failed.count() > 0; }, 10000));
+  EXPECT_TRUE(failed.first().first().toString().contains("bad.stl"));
+  EXPECT_EQ(window.session().project(), before);
+  EXPECT_FALSE(window.saveTo("/nowhere/at/all.3mf"));
+  EXPECT_EQ(window.session().project(), before);
+}
+
+}  // namespace
+}  // namespace trellis::test
+
+int main(int argc, char** argv) {
+  testing::InitGoogleTest(&argc, argv);
+  if (GTEST_FLAG_GET(list_tests)) return RUN_ALL_TESTS();  // needs no screen
+  QStandardPaths::setTestModeEnabled(true);
+  QSurfaceFormat format;
+  format.setVersion(3, 3);
+  format.setProfile(QSurfaceFormat::CoreProfile);
+  format.setDepthBufferSize(24);
+  QSurfaceFormat::setDefaultFormat(format);
+  QApplication app(argc, argv);
+  QCoreApplication::setOrganizationName("meek-trellis-tests");
+  trellis::installTheme(app);
+  return RUN_ALL_TESTS();
+}

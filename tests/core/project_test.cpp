@@ -1,0 +1,242 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/base/archive.hpp"
+#include "core/base/files.hpp"
+#include "core/project/history.hpp"
+#include "core/project/project_file.hpp"
+#include "tests/shapes.hpp"
+
+#include <tbb/global_control.h>
+
+#include <filesystem>
+#include <random>
+
+namespace trellis::test {
+namespace {
+
+using nlohmann::json;
+using testing::HasSubstr;
+
+std::string refusalOf(const json& operation) {
+  try {
+    performed(*projectOf(box({0, 0, 0}, {10, 10, 10})), operationFrom(operation));
+  } catch (const Error& error) {
+    return error.what();
+  }
+  return "accepted";
+}
+
+MarkWithBall ballAt(const Vec3& at, double radius, Mark mark = Mark::enforce) {
+  MarkWithBall operation;
+  operation.mark = mark;
+  operation.stroke = {{at}, radius};
+  return operation;
+}
+
+TEST(Operations, SayWhatDoesNotFit) {
+  EXPECT_THAT(refusalOf({{"do", "dance"}}), HasSubstr("dance"));
+  EXPECT_THAT(refusalOf({{"do", "mark"}, {"as", "enforce"}, {"with", "ball"}, {"at", {0, 0, 0}}}), HasSubstr("radius"));
+  EXPECT_THAT(refusalOf({{"do", "mark"}, {"as", "enforce"}, {"with", "ball"}, {"at", {0, 0}}, {"radius", 2}}), HasSubstr("three numbers"));
+  EXPECT_THAT(refusalOf({{"do", "mark"}, {"as", "paint"}, {"with", "ball"}, {"at", {0, 0, 0}}, {"radius", 2}}), HasSubstr("paint"));
+  EXPECT_THAT(refusalOf({{"do", "place"}, {"part", 7}}), HasSubstr("no part 7"));
+  EXPECT_THAT(refusalOf({{"do", "place"}, {"scale", {1, 0, 1}}}), HasSubstr("scaled"));
+  EXPECT_THAT(refusalOf({{"do", "set"}, {"key", "support.gap.above"}, {"value", -1}}), HasSubstr("0 to 2 mm"));
+  EXPECT_THAT(refusalOf({{"do", "set"}, {"key", "support.gap.sideways"}, {"value", 1}}), HasSubstr("no setting"));
+  EXPECT_THAT(refusalOf({{"do", "set"}, {"key", "walls"}, {"value", 2.5}}), HasSubstr("whole number"));
+}
+
+TEST(Operations, PlaceTurnsScalesAndDrops) {
+  const ProjectPtr project = projectOf(box({0, 0, 0}, {10, 20, 30}));
+  const auto placed = performed(*project, operationFrom({{"do", "place"}, {"rotate", {90, 0, 0}}, {"scale", {2, 2, 2}}, {"drop", true}}));
+  const Box3 bounds = placedBounds(placed->parts[0]->placement, *placed->parts[0]->mesh);
+  EXPECT_NEAR(bounds.min().z(), 0, 1e-9);
+  EXPECT_TRUE(bounds.sizes().isApprox(Vec3(20, 60, 40), 1e-9));
+  EXPECT_EQ(project->parts[0]->placement.scale, Vec3::Ones().eval());  // the value before is untouched
+}
+
+TEST(History, UndoesAndRedoesEveryKindOfStep) {
+  const ProjectPtr first = projectOf(table(30, 10, 2));
+  History history(first);
+  std::vector<ProjectPtr> states{first};
+  PlacePart move;
+  move.position = Vec3(80, 80, 6);
+  const Operation steps[] = {ballAt({52, 52, 10}, 3), move, ChangeSetting{"support.gap.above", 0.24}, ClearMarks{0, Mark::enforce},
+                             ResetSetting{"support.gap.above"}, AddParts{first->parts}, RemovePart{0}};
+  for (const Operation& step : steps) {
+    history.perform(step);
+    states.push_back(history.now());
+  }
+  EXPECT_EQ(history.undoName(), "remove part");
+  for (std::size_t i = states.size() - 1; i > 0; --i) {
+    EXPECT_EQ(history.now(), states[i]);
+    history.undo();
+  }
+  EXPECT_EQ(history.now(), first);
+  EXPECT_EQ(history.redoName(), "enforce stroke");
+  for (std::size_t i = 1; i < states.size(); ++i) history.redo();
+  EXPECT_EQ(history.now(), states.back());
+  EXPECT_THROW(history.perform(RemovePart{9}), Error);
+  EXPECT_EQ(history.now(), states.back());
+}
+
+TEST(ProjectFile, BringsBackEveryVertexMarkAndSetting) {
+  ProjectPtr project = projectOf(sphere({3.3333, -7.77777, 12.123}, 12, 24, 48), {{"support.gap.above", 0.24}, {"support.source", "decisions"}});
+  project = performed(*project, ballAt({53.3, 42.3, 0.2}, 5));
+  const OpenedProject again = readProject(packProject(*project), "ball.3mf");
+  const Part &before = *project->parts[0], &after = *again.project->parts[0];
+  EXPECT_EQ(after.mesh->vertices, before.mesh->vertices);
+  EXPECT_EQ(after.mesh->facets, before.mesh->facets);
+  EXPECT_EQ(after.marks->key(), before.marks->key());
+  EXPECT_EQ(after.placement, before.placement);
+  EXPECT_EQ(again.project->settings, project->settings);
+  EXPECT_FALSE(again.fromNewerVersion);
+  EXPECT_EQ(packProject(*again.project), packProject(*project));
+}
+
+TEST(ProjectFile, IsPlainMeshesOnAPlateForOthers) {
+  const ProjectPtr project = projectOf(box({0, 0, 0}, {10, 20, 30}));
+  ScratchFolder folder;
+  const ArchiveReader archive(packProject(*project), "x");
+  // The same package without what is ours: lib3mf reads the meshes where they stand.
+  writeFileAtomically(folder / "plain.3mf", writeArchive({{"[Content_Types].xml", archive.read("[Content_Types].xml")},
+                                                          {"_rels/.rels", archive.read("_rels/.rels")},
+                                                          {"3D/3dmodel.model", archive.read("3D/3dmodel.model")}}));
+  const auto meshes = readMeshFile(folder / "plain.3mf", Progress());
+  ASSERT_EQ(meshes.size(), 1u);
+  EXPECT_EQ(meshes[0].name, "part");
+  EXPECT_TRUE(meshes[0].mesh->bounds.min().isApprox(Vec3(50, 50, 0), 1e-5));
+  EXPECT_TRUE(meshes[0].mesh->bounds.max().isApprox(Vec3(60, 70, 30), 1e-5));
+}
+
+TEST(ProjectFile, ANewerVersionIsReadAndSaysSo) {
+  const std::string bytes = packProject(*projectOf(box({0, 0, 0}, {10, 10, 10})));
+  const ArchiveReader archive(bytes, "x");
+  json decisions = json::parse(archive.read("Trellis/decisions.json"));
+  decisions["format"] = projectFormat + 1;
+  decisions["settings"]["support.gap.diagonal"] = 3;
+  const std::string newer = writeArchive({{"Trellis/decisions.json", decisions.dump()}, {"Trellis/mesh-0.bin", archive.read("Trellis/mesh-0.bin")}});
+  EXPECT_TRUE(readProject(newer, "newer.3mf").fromNewerVersion);
+  ScratchFolder folder;
+  writeFileAtomically(folder / "newer.3mf", newer);
+  const CliRun run = cli("build " + (folder / "newer.3mf"));
+  EXPECT_EQ(run.code, 1);
+  EXPECT_THAT(run.text, AllOf(HasSubstr("newer.3mf"), HasSubstr("newer Meek Trellis")));
+}
+
+TEST(ProjectFile, DamageIsASentenceAndNeverACrash) {
+  ProjectPtr project = performed(*projectOf(table(20, 8, 2)), ballAt({54, 54, 8}, 3));
+  const std::string bytes = packProject(*project);
+  std::mt19937 random(5);
+  for (int i = 0; i < 400; ++i) {
+    std::string hurt = bytes;
+    if (i % 4 == 0) hurt.resize(random() % hurt.size());
+    for (int k = 0; k < 6 && !hurt.empty(); ++k) hurt[random() % hurt.size()] = static_cast<char>(random());
+    try {
+      readProject(hurt, "hurt.3mf");
+    } catch (const Error& error) {
+      EXPECT_THAT(error.what(), HasSubstr("hurt.3mf"));
+    }
+  }
+}
+
+TEST(Saving, LeavesTheOldFileWhenItFails) {
+  ScratchFolder folder;
+  writeFileAtomically(folder / "kept.3mf", "before");
+  EXPECT_THROW(writeFileAtomically("/proc/kept.3mf", "after"), Error);
+  EXPECT_THROW(writeFileAtomically(folder / "no/such/folder.3mf", "after"), Error);
+  EXPECT_EQ(readFile(folder / "kept.3mf"), "before");
+  EXPECT_EQ(std::distance(std::filesystem::directory_iterator(std::filesystem::path(folder / "kept.3mf").parent_path()), {}), 1);
+}
+
+// The same bytes on one thread and on many, after undo, and from a file in a fresh process.
+TEST(Determinism, SameProjectSameGcode) {
+  const ProjectPtr start = projectOf(table(30, 10.1, 2), {{"support.gap.above", 0.24}});
+  const ProjectPtr project = performed(*start, ballAt({53, 53, 10.1}, 3, Mark::block));
+  const std::string gcode = gcodeOf(project);
+  {
+    const tbb::global_control one(tbb::global_control::max_allowed_parallelism, 1);
+    EXPECT_EQ(gcodeOf(project), gcode);
+  }
+  History history(start);
+  history.perform(ballAt({53, 53, 10.1}, 3, Mark::block));
+  history.perform(ballAt({70, 70, 10.1}, 4));
+  history.undo();
+  Pipeline pipeline;  // keeps what the stroke made, and must not let it show
+  pipeline.run(*start, Progress());
+  pipeline.run(*performed(*project, ballAt({70, 70, 10.1}, 4)), Progress());
+  const auto again = pipeline.run(*history.now(), Progress());
+  EXPECT_EQ(gcodeOf(history.now()), gcode);
+  EXPECT_EQ(writeGcode(again->print, gcodeRules(*project, 0), {}, Progress()),
+            writeGcode(build(project)->print, gcodeRules(*project, 0), {}, Progress()));
+  ScratchFolder folder;
+  writeFileAtomically(folder / "saved.3mf", packProject(*project));
+  ASSERT_EQ(cli("build " + (folder / "saved.3mf") + " --gcode " + (folder / "a.gcode")).code, 0);
+  ASSERT_EQ(cli("build " + (folder / "saved.3mf") + " --gcode " + (folder / "b.gcode") + " --project " + (folder / "again.3mf")).code, 0);
+  EXPECT_EQ(readFile(folder / "a.gcode"), readFile(folder / "b.gcode"));
+  EXPECT_EQ(readFile(folder / "again.3mf"), readFile(folder / "saved.3mf"));
+  const std::string fresh = readFile(folder / "a.gcode");
+  EXPECT_EQ(fresh.substr(0, fresh.find("@summary")), gcode.substr(0, gcode.find("@summary")));
+}
+
+TEST(Pipeline, ACancelledRunThrowsAndTheNextOneIsWhole) {
+  const ProjectPtr project = projectOf(table(30, 10, 2));
+  Pipeline pipeline;
+  std::optional<Progress> progress;
+  progress.emplace([&](double fraction, std::string_view) {
+    if (fraction > 0.3) progress->cancel();
+  });
+  EXPECT_THROW(pipeline.run(*project, *progress), Cancelled);
+  EXPECT_EQ(writeGcode(pipeline.run(*project, Progress())->print, gcodeRules(*project, 0), {}, Progress()),
+            writeGcode(build(project)->print, gcodeRules(*project, 0), {}, Progress()));
+}
+
+TEST(CommandLine, ExitsByTheRules) {
+  ScratchFolder folder;
+  EXPECT_EQ(cli("").code, 2);
+  EXPECT_EQ(cli("inspect").code, 2);
+  EXPECT_EQ(cli("inspect /nowhere.stl").code, 1);
+  const std::string latch = TRELLIS_DEMO "/latch.stl";
+  EXPECT_THAT(cli("inspect --json " + latch).text, HasSubstr("\"shells\": 1"));
+  EXPECT_THAT(cli("settings --json").text, HasSubstr("support.gap.above"));
+  const CliRun range = cli("build " + latch + " --set support.gap.above=9");
+  EXPECT_EQ(range.code, 1);
+  EXPECT_THAT(range.text, AllOf(HasSubstr("support.gap.above"), HasSubstr("0 to 2 mm")));
+  const CliRun large = cli("build " + latch + " --set machine.width=50");
+  EXPECT_EQ(large.code, 1);
+  EXPECT_THAT(large.text, AllOf(HasSubstr("latch"), HasSubstr("Scale it down")));
+  EXPECT_EQ(cli("build " + latch + " --gcode /nowhere/x.gcode").code, 1);
+  EXPECT_EQ(cli("slices " + latch + " --layer-height 0.5 --svg " + (folder / "svg")).code, 0);
+  EXPECT_THAT(readFile(folder / "svg/layer-00040.svg"), HasSubstr("<path"));
+}
+
+TEST(Demo, PartsAreSoundAndOfTheSizePromised) {
+  for (const char* name : {"frond", "finial", "snail", "latch", "manifold"}) {
+    const auto parts = readMeshFile(std::string(TRELLIS_DEMO "/") + name + ".stl", Progress());
+    const MeshFigures figures = inspect(*parts[0].mesh);
+    EXPECT_TRUE(figures.sound()) << name;
+    EXPECT_GE(figures.facets, 5000u) << name;
+    EXPECT_LE(figures.facets, 150000u) << name;
+    EXPECT_GE(figures.size.maxCoeff(), 20) << name;
+    EXPECT_LE(figures.size.maxCoeff(), 130) << name;
+  }
+}
+
+// A dab under the frond's lowest leaf tip, and nothing else asks for support.
+TEST(Demo, OneEnforcerUnderTheFrondsTip) {
+  const auto meshes = readMeshFile(TRELLIS_DEMO "/frond.stl", Progress());
+  auto project = std::make_shared<Project>();
+  project->settings.set("support.source", nlohmann::json("decisions"));
+  project->parts = partsFrom(meshes, project->settings);
+  const auto before = build(project);
+  ASSERT_FALSE(before->parts[0].overhangs->starts.empty());
+  EXPECT_TRUE(before->support->layers.empty());
+  const Vec3 tip = before->parts[0].overhangs->starts.front().at;
+  const auto built = build(performed(*project, ballAt(tip, 1.5)));
+  ASSERT_FALSE(built->support->layers.empty());
+  for (const SupportLayer& layer : built->support->layers)
+    for (const PieceRegion& region : layer.regions)
+      for (const Polygon& outline : region.area)
+        for (const Point& p : outline) ASSERT_LT((toMm(p) - tip.head<2>()).norm(), 1.5 + 0.6);
+}
+
+}  // namespace
+}  // namespace trellis::test

@@ -1,0 +1,54 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Shapes whose answers are known on paper, and ways to build and read them back.
+#pragma once
+
+#include "core/assess/build.hpp"
+#include "core/mesh/inspect.hpp"
+#include "core/pipeline/pipeline.hpp"
+#include "core/project/operations.hpp"
+
+#include <gmock/gmock.h>
+#include <gtest/gtest.h>
+
+namespace trellis::test {
+
+MeshPtr box(const Vec3& low, const Vec3& high);
+MeshPtr together(const std::vector<MeshPtr>& meshes);  // side by side in one mesh, nothing united
+MeshPtr sphere(const Vec3& centre, double radius, int rings, int segments);
+// A cone standing on its tip's circle: radius r at z = 0, growing at the given lean up to height h.
+MeshPtr flaringCone(double r, double lean, double h, int segments);
+// Three bars over the plate whose undersides are at 7.13, 11.37 and 15.91 mm, on one wall: heights that
+// are no multiple of any usual layer.
+MeshPtr threeCeilings();
+// A plate held up by a post: a flat ceiling size × size mm with its underside at z, the post 4 mm thick
+// in its middle.
+MeshPtr table(double size, double z, double thickness);
+MeshPtr twoTriangleSquare(double size);
+
+// A project of one part with its mesh where it is, standing at the plate's (50, 50).
+ProjectPtr projectOf(const MeshPtr& mesh, const std::vector<std::pair<std::string, nlohmann::json>>& settings = {});
+BuildPtr build(const ProjectPtr& project);
+std::string gcodeOf(const ProjectPtr& project);
+
+// Area of all support of one layer height, mm², by the top of the layer.
+std::map<long, double> supportAreas(const Build& build);
+
+// A folder that is gone when the test ends.
+class ScratchFolder {
+ public:
+  ScratchFolder();
+  ~ScratchFolder();
+  std::string operator/(const std::string& name) const { return path_ + "/" + name; }
+
+ private:
+  std::string path_;
+};
+
+// Runs the command line program; its standard output and error together.
+struct CliRun {
+  int code;
+  std::string text;
+};
+CliRun cli(const std::string& arguments);
+
+}  // namespace trellis::test
