@@ -13,9 +13,9 @@ struct BallStroke {
   double radius = 3;  // mm, 0.1–200
 };
 
-// Keeps marks to facets that lean more than freeLean degrees; −90 lets everything pass.
+// Keeps marks to facets that lean more than freeLean degrees; −91 lets everything pass.
 struct MarkFilter {
-  double freeLean = -90;
+  double freeLean = -91;
 };
 
 // The marks after laying a mark (Mark::none clears) with a stroke on a placed part. Touches only facets

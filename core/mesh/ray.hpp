@@ -29,7 +29,8 @@ class MeshTree {
   // The first facet along the ray, from either side.
   std::optional<RayHit> firstHit(const Vec3& origin, const Vec3& direction) const;
 
-  // Facets whose bounding box comes within radius of the centre, in ascending order.
+  // Facets whose bounding box comes within radius of the centre, and perhaps a few of their neighbours in
+  // the tree, in ascending order.
   std::vector<std::uint32_t> facetsNear(const Vec3& centre, double radius) const;
 
  private:

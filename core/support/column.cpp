@@ -79,7 +79,8 @@ class ColumnBuilder {
   Polygons printable(const Polygons& reach) const {
     const double w = rules_.lineWidth;
     Polygons result = closed(reach, w / 2);
-    const Polygons thin = subtract(result, opened(result, w * 0.98));
+    // What opening takes is thin, or a corner: the corners lie within half a line of what it leaves.
+    const Polygons thin = withoutSpecks(subtract(result, grow(opened(result, w * 0.98), w / 2)), w * w / 20);
     if (thin.empty()) return result;
     const Polygons veryThin = subtract(thin, opened(thin, w / 2));
     return unite(unite(result, grow(thin, w / 2)), grow(veryThin, w));

@@ -31,6 +31,7 @@ class WindowTest : public testing::Test {
     window.resize(1280, 800);
     window.show();
     ASSERT_TRUE(QTest::qWaitForWindowExposed(&window));
+    QApplication::setActiveWindow(&window);  // the screen in memory has no window manager to do it
   }
 
   void open(const MeshPtr& mesh) {

@@ -95,7 +95,8 @@ TEST(ProjectFile, BringsBackEveryVertexMarkAndSetting) {
 TEST(ProjectFile, IsPlainMeshesOnAPlateForOthers) {
   const ProjectPtr project = projectOf(box({0, 0, 0}, {10, 20, 30}));
   ScratchFolder folder;
-  const ArchiveReader archive(packProject(*project), "x");
+  const std::string bytes = packProject(*project);
+  const ArchiveReader archive(bytes, "x");
   // The same package without what is ours: lib3mf reads the meshes where they stand.
   writeFileAtomically(folder / "plain.3mf", writeArchive({{"[Content_Types].xml", archive.read("[Content_Types].xml")},
                                                           {"_rels/.rels", archive.read("_rels/.rels")},

@@ -41,7 +41,7 @@ TEST(Tally, PartsSumToTheTotalAndToTheGcode) {
 // A solid block takes its own volume of filament, within what round line ends leave open.
 TEST(PartPaths, ASolidBlockIsFilled) {
   const auto built = build(projectOf(box({0, 0, 0}, {20, 20, 6}), {{"infill.density", 100}, {"skirt.loops", 0}}));
-  EXPECT_NEAR(built->tally.volume() / 2400, 1, 0.09);  // beads of 0.45 × 0.2 mm fill 90 % of their box
+  EXPECT_NEAR(built->tally.volume() / 2400, beadArea(0.45, 0.2) / 0.09, 0.03);  // the share of its box that a bead fills
   EXPECT_LT(built->tally.volume(), 2400);
 }
 

@@ -86,7 +86,7 @@ INSTANTIATE_TEST_SUITE_P(Package, SectionsTest,
 // Archimedes' hat-box theorem: the cap of a sphere that leans more than φ has the area 2πR²(1 − sin φ).
 TEST(Sphere, HangingAreaFollowsArchimedes) {
   const double radius = 20;
-  const MeshPtr mesh = sphere({0, 0, radius}, radius, 400, 720);
+  const MeshPtr mesh = sphere({0, 0, radius}, radius, 2000, 200);
   for (const double lean : {20.0, 35.0, 45.0, 60.0, 75.0}) {
     const double expected = 2 * pi * radius * radius * (1 - std::sin(toRadians(lean)));
     EXPECT_NEAR(hangingArea(*mesh, lean), expected, 0.01 * expected) << lean;
@@ -96,9 +96,9 @@ TEST(Sphere, HangingAreaFollowsArchimedes) {
 // Its demand, layer over layer, covers the disc below: πR²cos²φ in plan.
 TEST(Sphere, DemandCoversTheDiscBelow) {
   const double radius = 20;
-  const MeshPtr mesh = sphere({0, 0, radius}, radius, 400, 720);
+  const MeshPtr mesh = sphere({0, 0, radius}, radius, 800, 360);
   for (const double lean : {30.0, 45.0, 60.0}) {
-    const LayerPlan plan = planLayers(2 * radius, {0.1, 0.1});
+    const LayerPlan plan = planLayers(radius, {0.05, 0.05});
     const Slices slices = slice(*mesh, plan.middles(), Progress());
     const Overhangs overhangs = findOverhangs(plan, slices.sections, lean, Progress());
     Polygons all = slices.sections.front();  // what stands on the plate hangs over nothing

@@ -1,0 +1,168 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The benchmark table: each row a ratio of two things timed in this one run, the median of a few rounds.
+// Aims are those of docs/benchmarks.md; nothing here fails.
+#include "core/base/files.hpp"
+#include "core/marks/brush.hpp"
+#include "core/mesh/stl.hpp"
+#include "tests/package_mesh.hpp"
+#include "tests/shapes.hpp"
+
+#include <CGAL/AABB_halfedge_graph_segment_primitive.h>
+#include <CGAL/AABB_traits.h>
+#include <CGAL/AABB_tree.h>
+#include <CGAL/Exact_predicates_inexact_constructions_kernel.h>
+#include <CGAL/Polygon_mesh_slicer.h>
+#include <CGAL/Surface_mesh.h>
+#include <assimp/Importer.hpp>
+#include <assimp/postprocess.h>
+#include <assimp/scene.h>
+#include <fmt/format.h>
+#include <tbb/global_control.h>
+
+#include <chrono>
+
+namespace {
+
+using namespace trellis;
+using namespace trellis::test;
+using Kernel = CGAL::Exact_predicates_inexact_constructions_kernel;
+using CgalMesh = CGAL::Surface_mesh<Kernel::Point_3>;
+
+template <typename Work>
+double seconds(int rounds, const Work& work) {
+  std::vector<double> all;
+  for (int i = 0; i < rounds; ++i) {
+    const auto start = std::chrono::steady_clock::now();
+    work();
+    all.push_back(std::chrono::duration<double>(std::chrono::steady_clock::now() - start).count());
+  }
+  std::sort(all.begin(), all.end());
+  return all[all.size() / 2];
+}
+
+void row(const char* what, double ours, const char* against, double theirs, const char* aim) {
+  fmt::print("{:<44}{:>10.1f} ms   {:<34}{:>10.1f} ms   {:>7.2f}×   {}\n", what, ours * 1e3, against, theirs * 1e3, theirs / ours, aim);
+  std::fflush(stdout);
+}
+
+CgalMesh toCgal(const TriangleMesh& mesh) {
+  CgalMesh result;
+  for (const Vec3f& v : mesh.vertices) result.add_vertex({v.x(), v.y(), v.z()});
+  for (const Facet& f : mesh.facets) result.add_face(CgalMesh::Vertex_index(f[0]), CgalMesh::Vertex_index(f[1]), CgalMesh::Vertex_index(f[2]));
+  return result;
+}
+
+// Heights of count layers through a mesh.
+std::vector<double> planes(const TriangleMesh& mesh, int count) {
+  std::vector<double> heights;
+  for (int i = 0; i < count; ++i) heights.push_back(mesh.bounds.max().z() * (i + 0.5) / count);
+  return heights;
+}
+
+std::vector<Polygons> cgalSections(const CgalMesh& mesh, const std::vector<double>& heights) {
+  CGAL::Polygon_mesh_slicer<CgalMesh, Kernel> slicer(mesh);
+  std::vector<Polygons> sections;
+  for (const double z : heights) {
+    std::vector<std::vector<Kernel::Point_3>> lines;
+    slicer(Kernel::Plane_3(0, 0, 1, -z), std::back_inserter(lines));
+    Polygons& section = sections.emplace_back();
+    for (const auto& line : lines) {
+      Polygon& outline = section.emplace_back();
+      for (const auto& p : line) outline.push_back(toPoint(p.x(), p.y()));
+    }
+  }
+  return sections;
+}
+
+Polygons clipperUnion(const Polygons& a) {
+  ClipperLib::Clipper clipper;
+  clipper.AddPaths(a, ClipperLib::ptSubject, true);
+  Polygons result;
+  clipper.Execute(ClipperLib::ctUnion, result, ClipperLib::pftEvenOdd);
+  return result;
+}
+
+// T₀: sections by CGAL, a Clipper union, one Clipper offset (arc tolerance 5 µm) and a difference per
+// layer, on one thread.
+double baseline(const CgalMesh& mesh, const std::vector<double>& heights) {
+  return seconds(1, [&] {
+    std::vector<Polygons> sections = cgalSections(mesh, heights);
+    for (Polygons& section : sections) section = clipperUnion(section);
+    for (std::size_t i = 1; i < sections.size(); ++i) {
+      ClipperLib::ClipperOffset offset(2, 0.005 * unitsPerMm);
+      offset.AddPaths(sections[i - 1], ClipperLib::jtRound, ClipperLib::etClosedPolygon);
+      Polygons grown, hangs;
+      offset.Execute(grown, 0.2 * unitsPerMm);
+      ClipperLib::Clipper clipper;
+      clipper.AddPaths(sections[i], ClipperLib::ptSubject, true);
+      clipper.AddPaths(grown, ClipperLib::ptClip, true);
+      clipper.Execute(ClipperLib::ctDifference, hangs, ClipperLib::pftNonZero, ClipperLib::pftNonZero);
+    }
+  });
+}
+
+void reading(const MeshPtr& million) {
+  ScratchFolder folder;
+  const std::string path = folder / "million.stl";
+  writeFileAtomically(path, writeStl(*million));
+  const double ours = seconds(3, [&] { readMeshFile(path, Progress()); });
+  const double theirs = seconds(1, [&] {
+    Assimp::Importer importer;
+    importer.ReadFile(path, aiProcess_JoinIdenticalVertices);
+  });
+  row("read 1.2 M facets of binary STL, indexed", ours, "Assimp", theirs, "≥ 5×");
+}
+
+void dabs(const MeshPtr& small, const MeshPtr& large) {
+  const auto dab = [](const MeshPtr& mesh) {
+    const MeshTreePtr tree = treeOf(mesh);
+    const auto hit = tree->firstHit(mesh->bounds.center() + Vec3(0, 0, 200), {0, 0, -1});
+    const BallStroke stroke{{hit->point}, 3};
+    return seconds(9, [&] { paint(*tree, Affine::Identity(), Marks(), stroke, Mark::enforce, {}); });
+  };
+  const double few = dab(small), many = dab(large);
+  row("a 3 mm dab at 1.2 M facets", many, fmt::format("the same at {} facets", small->facets.size()).c_str(), few, "≥ 0.5×");
+}
+
+void sections(const MeshPtr& bunny, const CgalMesh& reference) {
+  const std::vector<double> heights = planes(*bunny, 500);
+  const double theirs = seconds(1, [&] { cgalSections(reference, heights); });
+  row("500 bare sections, 75 k facets", seconds(3, [&] { sliceBare(*bunny, heights, Progress()); }), "CGAL's slicer", theirs, "≥ 10×");
+  const double nested = seconds(1, [&] {
+    for (Polygons& section : cgalSections(reference, heights)) section = clipperUnion(section);
+  });
+  row("500 sections, closed and nested", seconds(3, [&] { slice(*bunny, heights, Progress()); }), "CGAL's slicer and a Clipper union", nested, "≥ 4×");
+}
+
+void builds(const MeshPtr& bunny, const CgalMesh& reference) {
+  const double height = std::floor(bunny->bounds.max().z() / 500 * 1e4) / 1e4;
+  const ProjectPtr project = projectOf(bunny, {{"layer.height", height}, {"layer.first", std::max(0.1, height)}});
+  const double base = baseline(reference, planes(*bunny, 500));
+  BuildPtr built;
+  Pipeline pipeline;
+  const double whole = seconds(1, [&] { built = pipeline.run(*project, Progress()); });
+  row("whole build, automatic normal supports", whole, "T₀", base, "≥ 0.33×");
+  for (const auto& [stage, milliseconds] : built->milliseconds) fmt::print("      {:<24}{:>10.1f} ms\n", stage, milliseconds);
+  MarkWithBall stroke;
+  const Vec3 top(bunny->bounds.center().x() + 50, bunny->bounds.center().y() + 50, bunny->bounds.max().z() * 0.8);
+  stroke.stroke = {{top, top + Vec3(3, 0, 0)}, 1.5};
+  const ProjectPtr touched = performed(*project, stroke);
+  row("rebuild after a 3 mm stroke", seconds(1, [&] { pipeline.run(*touched, Progress()); }), "the whole build", whole, "≥ 10×");
+  const double two = seconds(1, [&] { build(project); });
+  const tbb::global_control one(tbb::global_control::max_allowed_parallelism, 1);
+  row("whole build on every thread", two, "on one", seconds(1, [&] { build(project); }), "≥ 1.7× on two");
+}
+
+}  // namespace
+
+int main() {
+  fmt::print("{:<44}{:>13}   {:<34}{:>13}   {:>8}   aim\n", "what", "ours", "against", "theirs", "ratio");
+  const MeshPtr bunny = packageMesh("bunny00");
+  const CgalMesh reference = toCgal(*bunny);
+  const MeshPtr large = refined(*refined(*bunny));
+  reading(large);
+  dabs(sphere({0, 0, 30}, 30, 72, 72), large);
+  sections(bunny, reference);
+  builds(bunny, reference);
+  return 0;
+}
