@@ -1,9 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/scene/scene_view.hpp"
 
+#include "app/scene/scene_overlay.hpp"
 #include "app/theme/theme.hpp"
-
-#include <QPainter>
 
 namespace trellis {
 
@@ -21,7 +20,7 @@ Box3 boundsOf(const Project& project) {
 
 }  // namespace
 
-SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent), session_(session) {
+SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent), session_(session), overlay_(new SceneOverlay(session, camera_, this)) {
   setMouseTracking(true);
   setFocusPolicy(Qt::StrongFocus);
   setMinimumSize(320, 240);
@@ -42,7 +41,10 @@ SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent),
     over_.reset();
     drawn_ = now;
     if (!now->parts.empty() && (wasEmpty || !fitted_)) fitAll();
-    if (now->parts.empty()) fitted_ = false;
+    if (now->parts.empty()) {
+      fitAll();
+      fitted_ = false;
+    }
     update();
   });
   connect(&session, &Session::shownChanged, this, [this] {
@@ -192,8 +194,6 @@ void SceneView::drawLines(Buffer& buffer, unsigned mode) {
 }
 
 void SceneView::paintGL() {
-  QPainter painter(this);
-  painter.beginNativePainting();
   refill();
   const QColor air = theme().paper.darker(103);
   glClearColor(static_cast<float>(air.redF()), static_cast<float>(air.greenF()), static_cast<float>(air.blueF()), 1);
@@ -216,46 +216,13 @@ void SceneView::paintGL() {
   }
   line_->release();
   glDisable(GL_DEPTH_TEST);
-  glBindBuffer(GL_ARRAY_BUFFER, 0);
-  painter.endNativePainting();
-  painter.setRenderHint(QPainter::Antialiasing);
-  drawFigures(painter);
-  drawHint(painter);
+  if (toScreen != overlaidFor_) overlay_->update();
+  overlaidFor_ = toScreen;
 }
 
-// Millimetres along the two plate edges nearest to the eye.
-void SceneView::drawFigures(QPainter& painter) {
-  const double width = session_.settings().number("machine.width"), depth = session_.settings().number("machine.depth");
-  const Vec3 eye = camera_.eye();
-  const double nearY = eye.y() < depth / 2 ? 0 : depth, nearX = eye.x() < width / 2 ? 0 : width;
-  painter.setPen(theme().quiet);
-  QFont font = painter.font();
-  font.setPixelSize(11);
-  painter.setFont(font);
-  const auto figure = [&](const Vec3& at, double value) {
-    if (const auto pixel = camera_.pixelOf(at))
-      painter.drawText(QRectF(pixel->x() - 20, pixel->y() - 8, 40, 16), Qt::AlignCenter, QString::number(value));
-  };
-  for (double x = 0; x <= width; x += 50) figure({x, nearY + (nearY > 0 ? 6 : -6), 0}, x);
-  for (double y = 50; y <= depth; y += 50) figure({nearX + (nearX > 0 ? 8 : -8), y, 0}, y);
-}
-
-void SceneView::drawHint(QPainter& painter) {
-  if (!session_.project()->parts.empty()) return;
-  const QRectF card(width() / 2.0 - 190, height() / 2.0 - 60, 380, 120);
-  painter.setPen(theme().rule);
-  painter.setBrush(theme().panel);
-  painter.drawRoundedRect(card, 8, 8);
-  painter.setPen(theme().ink);
-  QFont font = painter.font();
-  font.setPixelSize(16);
-  painter.setFont(font);
-  painter.drawText(card.adjusted(16, 18, -16, -60), Qt::AlignHCenter | Qt::AlignTop, tr("Drop a part here"));
-  font.setPixelSize(13);
-  painter.setFont(font);
-  painter.setPen(theme().quiet);
-  painter.drawText(card.adjusted(16, 50, -16, -10), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap,
-                   tr("an STL, a 3MF or a saved project. Or open one with Ctrl+O, or try the demo parts from the File menu."));
+void SceneView::resizeEvent(QResizeEvent* event) {
+  QOpenGLWidget::resizeEvent(event);
+  overlay_->setGeometry(rect());
 }
 
 }  // namespace trellis

@@ -66,8 +66,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   void refill();
   void drawSurfaces(const QMatrix4x4& toScreen);
   void drawLines(Buffer& buffer, unsigned mode);
-  void drawFigures(QPainter& painter);
-  void drawHint(QPainter& painter);
+  void resizeEvent(QResizeEvent* event) override;
   bool showsOneLayer() const;
 
   std::optional<Hit> hitAt(const QPointF& pixel);
@@ -77,6 +76,8 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
 
   Session& session_;
   Camera camera_;
+  QWidget* overlay_;           // words and figures over the scene
+  QMatrix4x4 overlaidFor_;     // the view they were drawn for
   std::unique_ptr<QOpenGLShaderProgram> surface_, line_;
   Buffer parts_, marks_, supports_, plate_, sheet_, ribbons_, ball_;
   bool partsStale_ = true, marksStale_ = true, supportsStale_ = true, plateStale_ = true, ribbonsStale_ = true;

@@ -47,7 +47,6 @@ QString styleSheet(const Theme& t) {
     QScrollBar::add-line, QScrollBar::sub-line, QScrollBar::add-page, QScrollBar::sub-page { background: none; border: 0; height: 0; }
     QComboBox QAbstractItemView { background: %2; color: %3; selection-background-color: %5; selection-color: %3; }
     QListWidget { background: %1; border: 1px solid %5; outline: 0; }
-    QListWidget::item { padding: 5px 8px; }
     QListWidget::item:selected { background: %5; color: %3; }
     QScrollArea { border: 0; background: %2; }
     QScrollArea > QWidget > QWidget { background: %2; }

@@ -47,9 +47,12 @@ int takeShots(MainWindow& window, const QString& folder) {
   window.scene().turnBy(-25, -50);
   shot("study");
   window.showSheet(2);
+  session.selectPart(2);
   window.scene().turnBy(110, 6);
+  window.scene().setSupportsHidden(true);
   session.setBrush({true, Mark::enforce, 3, false});
   shot("mark");
+  window.scene().setSupportsHidden(false);
   window.showSheet(3);
   window.scene().turnBy(-60, 38);
   shot("build");

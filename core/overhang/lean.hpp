@@ -10,7 +10,8 @@ namespace trellis {
 // ceiling; negative for surfaces that face up.
 double leanOf(const Vec3& normal);
 
-// Area in mm² of the facets that lean more than freeLean degrees. The mesh is placed.
+// Area in mm² of the facets that lean more than freeLean degrees and do not lie on the plate. The mesh is
+// placed.
 double hangingArea(const TriangleMesh& placed, double freeLean);
 
 }  // namespace trellis

@@ -94,7 +94,7 @@ TEST(Decisions, ABlockerRemovesExactlyTheSupportOfItsSite) {
 
 TEST(Decisions, WithoutEffectAreFindings) {
   const ProjectPtr project = projectOf(table(40, 15, 3));
-  const ProjectPtr enforced = marked(project, {60, 60, 15}, 4, Mark::enforce);
+  const ProjectPtr enforced = marked(project, {60, 60, 15}, 2.5, Mark::enforce);  // the plate is 3 mm thick
   EXPECT_THAT(build(performed(*enforced, ChangeSetting{"support.on", false}))->findings, withCode("supports-off"));
   EXPECT_THAT(build(marked(project, {60, 60, 18}, 2, Mark::enforce))->findings, withCode("enforced-upward"));
   EXPECT_THAT(build(marked(project, {50, 70, 16.5}, 1.2, Mark::enforce))->findings, withCode("enforced-wall"));

@@ -13,7 +13,7 @@ void main() {
   if (world.z < range.x - 0.001 || world.z > range.y + 0.001) discard;
   vec3 n = normalize(facing);
   vec3 base = part;
-  if (what <= 2) {
+  if (what <= 2 && world.z > 0.001) {  // what lies on the plate hangs over nothing
     float lean = degrees(asin(clamp(-n.z, -1.0, 1.0)));
     if (lean > freeLean) base = mix(hangingLow, hangingHigh, (lean - freeLean) / (90.0 - freeLean));
   }

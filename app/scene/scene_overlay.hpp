@@ -1,0 +1,29 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Words and figures over the scene: millimetres along the plate, and what to do when it is empty. A widget
+// of its own, because painting over OpenGL with a core profile leaves nothing on some drivers.
+#pragma once
+
+#include "app/scene/camera.hpp"
+#include "app/window/session.hpp"
+
+#include <QWidget>
+
+namespace trellis {
+
+class SceneOverlay : public QWidget {
+  Q_OBJECT
+ public:
+  SceneOverlay(Session& session, const Camera& camera, QWidget* parent);
+
+ protected:
+  void paintEvent(QPaintEvent* event) override;
+
+ private:
+  void drawFigures(QPainter& painter);
+  void drawHint(QPainter& painter);
+
+  Session& session_;
+  const Camera& camera_;
+};
+
+}  // namespace trellis
