@@ -96,7 +96,8 @@ TEST(SupportPaths, LinesKeepTheirSpacingAndCrossTheInterface) {
   const SupportPathRules rules{0.45, 2.2, 1, 0.45};
   const auto offsets = [&](bool interface, double sign) {
     std::vector<double> all;
-    for (const Path& path : regionPaths(area, interface, rules).back())
+    const Stages stages = regionPaths(area, interface, rules);
+    for (const Path& path : stages.back())
       all.push_back((toMm(path.points[0]).y() - sign * toMm(path.points[0]).x()) / std::sqrt(2.0));
     std::sort(all.begin(), all.end());
     return all;
