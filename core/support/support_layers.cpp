@@ -163,11 +163,11 @@ void account(Piece& piece, const Region& region, const Draft& draft, bool isTop)
   if (isTop) piece.contactAbove += area(region.area);
 }
 
-// Whether a part's underside lies right over the slabs of this layer.
-bool carries(const Draft& draft, const Columns& columns) {
-  return std::any_of(draft.slabs.begin(), draft.slabs.end(), [&](const auto& entry) {
-    const auto& tops = columns[entry.first]->contactTops;
-    return std::any_of(tops.begin(), tops.end(), [&](double top) { return std::abs(top - draft.top) < eps; });
+// Whether a part's underside lies right over a region of this layer.
+bool carries(const Region& region, double top, const Columns& columns) {
+  return std::any_of(region.sites.begin(), region.sites.end(), [&](std::size_t site) {
+    const auto& tops = columns[site]->contactTops;
+    return std::any_of(tops.begin(), tops.end(), [&](double contact) { return std::abs(contact - top) < eps; });
   });
 }
 
@@ -199,12 +199,11 @@ SupportLayers assembleSupport(const Columns& columns, const Progress& progress) 
   std::map<std::size_t, std::size_t> numbers;
   for (std::size_t l = 0; l < drafts.size(); ++l) {
     SupportLayer layer{drafts[l].bottom, drafts[l].top, {}, 0};
-    const bool isTop = carries(drafts[l], columns);
     for (std::size_t r = 0; r < drafts[l].regions.size(); ++r) {
       Region& region = drafts[l].regions[r];
       const auto [entry, fresh] = numbers.try_emplace(sets.find(first[l] + r), result.pieces.size());
       if (fresh) result.pieces.push_back({drafts[l].bottom, drafts[l].top, {}, 0});
-      account(result.pieces[entry->second], region, drafts[l], isTop);
+      account(result.pieces[entry->second], region, drafts[l], carries(region, drafts[l].top, columns));
       const std::uint64_t areaKey = KeyBuilder().add(region.interface).add(keyOf(region.area)).key();
       layer.regions.push_back({entry->second, region.interface, std::move(region.area), areaKey});
     }
