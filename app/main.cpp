@@ -1,19 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/scene/scene_view.hpp"
 #include "app/theme/theme.hpp"
 #include "app/window/main_window.hpp"
 #include "app/window/shots.hpp"
 
 #include <QApplication>
 #include <QCommandLineParser>
-#include <QSurfaceFormat>
 #include <QTimer>
 
 int main(int argc, char** argv) {
-  QSurfaceFormat format;
-  format.setVersion(3, 3);
-  format.setProfile(QSurfaceFormat::CoreProfile);
-  format.setDepthBufferSize(24);
-  QSurfaceFormat::setDefaultFormat(format);
+  trellis::askForOpenGl();
   QApplication app(argc, argv);
   QCoreApplication::setOrganizationName("meek-trellis");
   QCoreApplication::setApplicationName("meek-trellis");

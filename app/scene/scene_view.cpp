@@ -20,6 +20,14 @@ Box3 boundsOf(const Project& project) {
 
 }  // namespace
 
+void askForOpenGl() {
+  QSurfaceFormat format;
+  format.setVersion(3, 3);
+  format.setProfile(QSurfaceFormat::CoreProfile);
+  format.setDepthBufferSize(24);
+  QSurfaceFormat::setDefaultFormat(format);
+}
+
 SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent), session_(session), overlay_(new SceneOverlay(session, camera_, this)) {
   setMouseTracking(true);
   setFocusPolicy(Qt::StrongFocus);

@@ -19,6 +19,9 @@ namespace trellis {
 
 enum class Look { whole, supportsAlone, partAlone };
 
+// Asks for OpenGL 3.3 everywhere. Call it before the application is made.
+void askForOpenGl();
+
 class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   Q_OBJECT
  public:

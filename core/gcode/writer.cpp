@@ -126,7 +126,8 @@ std::string filledIn(const std::string& text, const std::map<std::string, std::s
     out.append(text, at, open - at);
     if (open == std::string::npos) break;
     const std::size_t close = text.find('}', open);
-    const std::string name = text.substr(open + 1, close == std::string::npos ? close : close - open - 1);
+    if (close == std::string::npos) throw Error("The machine's G-code opens a { and never closes it. Add the }.");
+    const std::string name = text.substr(open + 1, close - open - 1);
     const auto found = values.find(name);
     if (found == values.end()) throw Error(fmt::format("The machine's G-code asks for {{{}}}, which nobody knows. Correct the name.", name));
     out += found->second;

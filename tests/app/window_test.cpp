@@ -1,79 +1,18 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The real window, driven by real events, one test for each job a person does.
-#include "app/scene/scene_view.hpp"
-#include "app/strip/strip.hpp"
-#include "app/theme/theme.hpp"
-#include "app/window/main_window.hpp"
-#include "core/base/files.hpp"
 #include "core/mesh/stl.hpp"
 #include "core/overhang/lean.hpp"
 #include "core/project/project_file.hpp"
+#include "tests/app/window_fixture.hpp"
 #include "tests/printed.hpp"
-#include "tests/shapes.hpp"
 
-#include <QAbstractButton>
-#include <QApplication>
-#include <QDoubleSpinBox>
-#include <QMessageBox>
 #include <QMimeData>
 #include <QSignalSpy>
-#include <QStandardPaths>
-#include <QTest>
 
 #include <cmath>
 
 namespace trellis::test {
 namespace {
-
-class WindowTest : public testing::Test {
- protected:
-  void SetUp() override {
-    window.resize(1280, 800);
-    window.show();
-    ASSERT_TRUE(QTest::qWaitForWindowExposed(&window));
-    QApplication::setActiveWindow(&window);  // the screen in memory has no window manager to do it
-  }
-
-  void open(const MeshPtr& mesh) {
-    writeFileAtomically(folder / "part.stl", writeStl(*mesh));
-    window.session().open(QString::fromStdString(folder / "part.stl"));
-    settled();
-  }
-
-  // Until the newest project is built and drawn.
-  void settled() {
-    ASSERT_TRUE(QTest::qWaitFor([&] { return !window.session().project()->parts.empty() && !window.session().isStale(); }, 60000));
-    QTest::qWait(20);
-  }
-
-  QPoint pixelOf(const Vec3& at) { return window.scene().camera().pixelOf(at)->toPoint(); }
-
-  void dragTo(const QPoint& to, Qt::MouseButton button) {
-    QMouseEvent event(QEvent::MouseMove, to, window.scene().mapToGlobal(to), Qt::NoButton, button, Qt::NoModifier);
-    QApplication::sendEvent(&window.scene(), &event);
-  }
-
-  void stroke(const QPoint& from, const QPoint& to, Qt::KeyboardModifiers keys = Qt::NoModifier) {
-    QTest::mousePress(&window.scene(), Qt::LeftButton, keys, from);
-    for (int i = 1; i <= 4; ++i) dragTo(from + (to - from) * i / 4, Qt::LeftButton);
-    QTest::mouseRelease(&window.scene(), Qt::LeftButton, keys, to);
-  }
-
-  void lookFromBelow() {
-    window.scene().camera().turnTo(-70, -35);
-    window.scene().fitAll();
-    QTest::qWait(20);
-  }
-
-  void click(const char* name) { QTest::mouseClick(window.findChild<QAbstractButton*>(name), Qt::LeftButton); }
-
-  void set(const char* key, double value) { window.findChild<QWidget*>(key)->findChild<QDoubleSpinBox*>()->setValue(value); }
-
-  double supportVolume() { return window.session().shown().build->tally.supportVolume(); }
-
-  ScratchFolder folder;
-  MainWindow window;
-};
 
 // A table stands at the plate's middle: (125, 105).
 TEST_F(WindowTest, FromAnStlThroughAPaintedStrokeToGcode) {
@@ -244,18 +183,3 @@ TEST_F(WindowTest, ABadFileIsASentenceAndLosesNothing) {
 
 }  // namespace
 }  // namespace trellis::test
-
-int main(int argc, char** argv) {
-  testing::InitGoogleTest(&argc, argv);
-  if (GTEST_FLAG_GET(list_tests)) return RUN_ALL_TESTS();  // needs no screen
-  QStandardPaths::setTestModeEnabled(true);
-  QSurfaceFormat format;
-  format.setVersion(3, 3);
-  format.setProfile(QSurfaceFormat::CoreProfile);
-  format.setDepthBufferSize(24);
-  QSurfaceFormat::setDefaultFormat(format);
-  QApplication app(argc, argv);
-  QCoreApplication::setOrganizationName("meek-trellis-tests");
-  trellis::installTheme(app);
-  return RUN_ALL_TESTS();
-}

@@ -1,0 +1,19 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/scene/scene_view.hpp"
+#include "app/theme/theme.hpp"
+
+#include <QApplication>
+#include <QStandardPaths>
+
+#include <gtest/gtest.h>
+
+int main(int argc, char** argv) {
+  testing::InitGoogleTest(&argc, argv);
+  if (GTEST_FLAG_GET(list_tests)) return RUN_ALL_TESTS();  // needs no screen
+  QStandardPaths::setTestModeEnabled(true);
+  trellis::askForOpenGl();
+  QApplication app(argc, argv);
+  QCoreApplication::setOrganizationName("meek-trellis-tests");
+  trellis::installTheme(app);
+  return RUN_ALL_TESTS();
+}

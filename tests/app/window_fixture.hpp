@@ -1,0 +1,72 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// A window on the screen in memory, and hands for it.
+#pragma once
+
+#include "app/scene/scene_view.hpp"
+#include "app/strip/strip.hpp"
+#include "app/tally/tally_bar.hpp"
+#include "app/theme/theme.hpp"
+#include "app/window/main_window.hpp"
+#include "core/base/files.hpp"
+#include "core/mesh/stl.hpp"
+#include "tests/shapes.hpp"
+
+#include <QAbstractButton>
+#include <QApplication>
+#include <QDoubleSpinBox>
+#include <QMouseEvent>
+#include <QTest>
+
+namespace trellis::test {
+
+class WindowTest : public testing::Test {
+ protected:
+  void SetUp() override {
+    window.resize(1280, 800);
+    window.show();
+    ASSERT_TRUE(QTest::qWaitForWindowExposed(&window));
+    QApplication::setActiveWindow(&window);  // the screen in memory has no window manager to do it
+  }
+
+  void open(const MeshPtr& mesh) {
+    writeFileAtomically(folder / "part.stl", writeStl(*mesh));
+    window.session().open(QString::fromStdString(folder / "part.stl"));
+    settled();
+  }
+
+  // Until the newest project is built and drawn.
+  void settled() {
+    ASSERT_TRUE(QTest::qWaitFor([&] { return !window.session().project()->parts.empty() && !window.session().isStale(); }, 60000));
+    QTest::qWait(20);
+  }
+
+  QPoint pixelOf(const Vec3& at) { return window.scene().camera().pixelOf(at)->toPoint(); }
+
+  void dragTo(const QPoint& to, Qt::MouseButton button) {
+    QMouseEvent event(QEvent::MouseMove, to, window.scene().mapToGlobal(to), Qt::NoButton, button, Qt::NoModifier);
+    QApplication::sendEvent(&window.scene(), &event);
+  }
+
+  void stroke(const QPoint& from, const QPoint& to, Qt::KeyboardModifiers keys = Qt::NoModifier) {
+    QTest::mousePress(&window.scene(), Qt::LeftButton, keys, from);
+    for (int i = 1; i <= 4; ++i) dragTo(from + (to - from) * i / 4, Qt::LeftButton);
+    QTest::mouseRelease(&window.scene(), Qt::LeftButton, keys, to);
+  }
+
+  void lookFromBelow() {
+    window.scene().camera().turnTo(-70, -35);
+    window.scene().fitAll();
+    QTest::qWait(20);
+  }
+
+  void click(const char* name) { QTest::mouseClick(window.findChild<QAbstractButton*>(name), Qt::LeftButton); }
+
+  void set(const char* key, double value) { window.findChild<QWidget*>(key)->findChild<QDoubleSpinBox*>()->setValue(value); }
+
+  double supportVolume() { return window.session().shown().build->tally.supportVolume(); }
+
+  ScratchFolder folder;
+  MainWindow window;
+};
+
+}  // namespace trellis::test

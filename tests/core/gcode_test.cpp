@@ -1,0 +1,198 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The text a machine gets: read line by line, with nothing of the generator but its rules.
+#include "core/assess/report.hpp"
+#include "core/gcode/writer.hpp"
+#include "core/pipeline/rules.hpp"
+#include "tests/printed.hpp"
+#include "tests/shapes.hpp"
+
+#include <cmath>
+#include <sstream>
+
+namespace trellis::test {
+namespace {
+
+using nlohmann::json;
+using testing::HasSubstr;
+
+std::vector<std::string> linesOf(const std::string& text) {
+  std::vector<std::string> lines;
+  std::istringstream stream(text);
+  for (std::string line; std::getline(stream, line);) lines.push_back(line);
+  return lines;
+}
+
+// The number after a letter in a move, or nothing.
+std::optional<double> word(const std::string& line, char letter) {
+  const std::size_t at = line.substr(0, line.find(';')).find(letter, 1);
+  return at == std::string::npos ? std::nullopt : std::optional(std::stod(line.substr(at + 1)));
+}
+
+bool isMove(const std::string& line) { return line.starts_with("G0 ") || line.starts_with("G1 "); }
+
+class GcodeText : public testing::Test {
+ protected:
+  const ProjectPtr project = projectOf(table(25, 9.1, 3), {{"support.gap.above", 0.24}});
+  const BuildPtr built = build(project);
+  const std::vector<std::string> lines = linesOf(gcodeOf(project));
+  // The moves between the machine's own start and end.
+  std::vector<std::string> printed() const {
+    const auto first = std::find_if(lines.begin(), lines.end(), [](const std::string& l) { return l.starts_with("; @layer"); });
+    const auto last = std::find(first, lines.end(), "M104 S0");
+    return {first, last};
+  }
+};
+
+TEST_F(GcodeText, BeginsAndEndsAsTheMachineAsks) {
+  EXPECT_THAT(lines.front(), testing::StartsWith("; meek-trellis "));
+  for (const char* needed : {"M140 S60", "M109 S210", "G21", "G90", "M83", "M84"}) EXPECT_THAT(lines, testing::Contains(needed));
+  for (const std::string& line : lines) EXPECT_THAT(line.substr(0, line.find(';')), Not(HasSubstr("{")));
+}
+
+TEST_F(GcodeText, LayersAreNamedInOrderWithoutAGapBetweenPartLayers) {
+  double top = 0, partTop = 0;
+  int index = 0;
+  for (const std::string& line : printed()) {
+    if (!line.starts_with("; @layer")) continue;
+    int named = -1;
+    double z = 0, height = 0;
+    char kind[16] = "";
+    ASSERT_EQ(std::sscanf(line.c_str(), "; @layer index=%d z=%lf height=%lf kind=%15s", &named, &z, &height, kind), 4) << line;
+    EXPECT_EQ(named, index++);
+    EXPECT_GT(z, top - 1e-9);
+    if (std::string(kind) == "part") {
+      EXPECT_NEAR(z - height, partTop, 1e-6);
+      partTop = z;
+    } else {
+      EXPECT_STREQ(kind, "support");
+    }
+    top = z;
+  }
+  EXPECT_EQ(static_cast<std::size_t>(index), built->print.layers.size());
+  EXPECT_NEAR(top, 12.1, 0.1 + 1e-6);
+}
+
+TEST_F(GcodeText, TheNozzleNeverGoesDown) {
+  double z = 0;
+  for (const std::string& line : printed())
+    if (const auto to = isMove(line) ? word(line, 'Z') : std::nullopt) {
+      EXPECT_GE(*to, z) << line;
+      z = *to;
+    }
+  EXPECT_NEAR(z, built->print.layers.back()->top, 1e-4);
+}
+
+TEST_F(GcodeText, LongTravelsAreRetractedAndEveryRetractionIsGivenBack) {
+  const MotionRules rules = motionRules(project->settings);
+  double x = 0, y = 0, pulled = 0;
+  bool any = false;
+  for (const std::string& line : printed()) {
+    if (!isMove(line)) continue;
+    const double toX = word(line, 'X').value_or(x), toY = word(line, 'Y').value_or(y);
+    const double e = word(line, 'E').value_or(0);
+    const bool moves = word(line, 'X').has_value();
+    if (!moves) pulled += e;
+    if (moves && e > 0) {
+      EXPECT_NEAR(pulled, 0, 1e-9) << "prints with the filament pulled back: " << line;
+    } else if (moves && any && std::hypot(toX - x, toY - y) > rules.retractOver + 0.002) {
+      EXPECT_NEAR(pulled, -rules.retractLength, 1e-9) << line;
+    }
+    any = any || moves;
+    x = toX;
+    y = toY;
+  }
+  EXPECT_NEAR(pulled, 0, 1e-9);
+}
+
+TEST_F(GcodeText, SpeedAndFanFollowTheFeature) {
+  const MotionRules rules = motionRules(project->settings);
+  std::string feature;
+  double feed = 0, fan = -1;
+  int layer = -1;
+  std::set<std::string> seen;
+  for (const std::string& line : printed()) {
+    if (line.starts_with("; @layer")) ++layer;
+    if (line.starts_with("; @feature ")) std::istringstream(line.substr(11)) >> feature;
+    if (line.starts_with("M106")) fan = *word(line, 'S');
+    if (!isMove(line)) continue;
+    feed = word(line, 'F').value_or(feed);
+    if (!word(line, 'X') || !word(line, 'E')) continue;
+    const auto which = std::find(featureNames.begin(), featureNames.end(), feature) - featureNames.begin();
+    ASSERT_LT(static_cast<std::size_t>(which), featureCount) << feature;
+    const auto f = static_cast<Feature>(which);
+    seen.insert(feature);
+    EXPECT_NEAR(feed / 60, speedOf(f, layer == 0, rules), 0.01) << line;
+    EXPECT_NEAR(fan, layer == 0 ? 0 : 255 * rules.fan[static_cast<std::size_t>(which)], 0.5) << feature;
+  }
+  EXPECT_GE(seen.size(), 6u);
+}
+
+TEST_F(GcodeText, TheSummaryIsTheReport) {
+  ASSERT_TRUE(lines.back().starts_with("; @summary "));
+  const json summary = json::parse(lines.back().substr(11)), report = reportOf(*built, project->settings);
+  for (const char* key : {"time_s", "layers", "filament"}) EXPECT_EQ(summary.at(key), report.at(key)) << key;
+}
+
+// Time by our planner against a plain count of length over speed: never less, and at these short moves and
+// this acceleration well under twice that.
+TEST_F(GcodeText, TimeIsAtLeastLengthOverSpeed) {
+  double least = 0, x = 0, y = 0, feed = 1;
+  for (const std::string& line : printed()) {
+    if (!isMove(line)) continue;
+    feed = word(line, 'F').value_or(feed);
+    const double toX = word(line, 'X').value_or(x), toY = word(line, 'Y').value_or(y);
+    least += std::hypot(toX - x, toY - y) / (feed / 60);
+    x = toX;
+    y = toY;
+  }
+  EXPECT_GT(built->tally.seconds, 0.99 * least);
+  EXPECT_LT(built->tally.seconds, 2 * least);
+}
+
+TEST(Gcode, ANameCannotEndItsCommentEarly) {
+  auto project = std::make_shared<Project>(*projectOf(box({0, 0, 0}, {10, 10, 2})));
+  Part part = *project->parts[0];
+  part.name = "a \"leaf\"\nG1 X0";
+  project->parts = {std::make_shared<const Part>(part)};
+  const std::string text = gcodeOf(project);
+  EXPECT_THAT(text, HasSubstr("; @part \"a 'leaf''G1 X0\"\n"));
+}
+
+TEST(FilledIn, PutsValuesInAndNamesWhatNobodyKnows) {
+  const std::map<std::string, std::string> values{{"height", "12.5"}, {"bed", "60"}};
+  EXPECT_EQ(filledIn("M140 S{bed}\n; {height} mm", values), "M140 S60\n; 12.5 mm");
+  EXPECT_EQ(filledIn("", values), "");
+  EXPECT_THROW(filledIn("G1 Z{lift}", values), Error);
+  EXPECT_THROW(filledIn("G1 Z{}", values), Error);
+  EXPECT_THROW(filledIn("G1 Z{height", values), Error);
+}
+
+TEST(Gcode, AnEmptyPlateIsAHeadAndAnEnd) {
+  const std::string text = gcodeOf(std::make_shared<Project>());
+  EXPECT_TRUE(readBeads(text).empty());
+  EXPECT_THAT(text, HasSubstr("\"layers\":0"));
+}
+
+// A straight line from rest to rest: the planner must give the handbook's trapezoid, and two lines that
+// turn back on themselves twice that.
+TEST(UseOf, StraightLinesTakeTheTrapezoidsTime) {
+  MotionRules rules;
+  rules.speed.fill(50);
+  rules.acceleration = 1000;
+  const auto line = [](std::vector<Vec2> points) {
+    trellis::Run run{Feature::infill, 0.45, {}, {}};
+    for (const Vec2& p : points) run.points.push_back(toPoint(p));
+    return run;
+  };
+  const double once = 80.0 / 50 + 50.0 / 1000;
+  const LayerUse straight = useOf({line({{0, 0}, {30, 0}, {80, 0}})}, 0.2, false, rules);
+  const auto infill = static_cast<std::size_t>(Feature::infill);
+  EXPECT_NEAR(straight.features[infill].seconds, once, 1e-6);
+  EXPECT_NEAR(straight.features[infill].volume, 80 * beadArea(0.45, 0.2), 1e-6);
+  EXPECT_NEAR(useOf({line({{0, 0}, {80, 0}, {0, 0}})}, 0.2, false, rules).features[infill].seconds, 2 * once, 1e-6);
+  rules.firstSpeed = 20;
+  EXPECT_NEAR(useOf({line({{0, 0}, {80, 0}})}, 0.2, true, rules).features[infill].seconds, 80.0 / 20 + 20.0 / 1000, 1e-6);
+}
+
+}  // namespace
+}  // namespace trellis::test

@@ -1,0 +1,146 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Polygon sets against Boost.Geometry's, on random stars, and the operations built on them against what
+// they promise.
+#include "tests/shapes.hpp"
+
+#include <boost/geometry.hpp>
+#include <boost/geometry/geometries/multi_polygon.hpp>
+#include <boost/geometry/geometries/point_xy.hpp>
+#include <boost/geometry/geometries/polygon.hpp>
+
+#include <cmath>
+#include <random>
+
+namespace trellis::test {
+namespace {
+
+namespace geometry = boost::geometry;
+using Reference = geometry::model::multi_polygon<geometry::model::polygon<geometry::model::d2::point_xy<double>, false>>;
+
+Polygon star(std::mt19937& random) {
+  std::uniform_real_distribution<double> across(0, 30), radius(2, 9);
+  const Vec2 middle(across(random), across(random));
+  Polygon points;
+  const int corners = 5 + static_cast<int>(random() % 20);
+  for (int k = 0; k < corners; ++k) {
+    const double angle = 2 * pi * k / corners, r = radius(random);
+    points.push_back(toPoint(middle + r * Vec2(std::cos(angle), std::sin(angle))));
+  }
+  return points;
+}
+
+Reference referenceOf(const Polygons& stars) {
+  Reference all;
+  for (const Polygon& points : stars) {
+    Reference one, sum;
+    one.resize(1);
+    for (const Point& p : points) geometry::append(one[0].outer(), geometry::model::d2::point_xy<double>(toMm(p).x(), toMm(p).y()));
+    geometry::correct(one);
+    geometry::union_(all, one, sum);
+    all = sum;
+  }
+  return all;
+}
+
+class PolygonsTest : public testing::TestWithParam<unsigned> {
+ protected:
+  void SetUp() override {
+    std::mt19937 random(GetParam());
+    for (int i = 0; i < 6; ++i) {
+      a.push_back(star(random));
+      b.push_back(star(random));
+    }
+  }
+  Polygons a, b;
+};
+
+TEST_P(PolygonsTest, AreasAgreeWithBoost) {
+  const Reference referenceA = referenceOf(a), referenceB = referenceOf(b);
+  const auto areaOf = [](const auto& operation) {
+    Reference result;
+    operation(result);
+    return geometry::area(result);
+  };
+  const double tolerance = 1e-4;  // mm²; coordinates are whole nanometres here and doubles there
+  EXPECT_NEAR(area(unite(a)), geometry::area(referenceA), tolerance);
+  EXPECT_NEAR(area(unite(a, b)), areaOf([&](Reference& out) { geometry::union_(referenceA, referenceB, out); }), tolerance);
+  EXPECT_NEAR(area(intersect(unite(a), unite(b))), areaOf([&](Reference& out) { geometry::intersection(referenceA, referenceB, out); }), tolerance);
+  EXPECT_NEAR(area(subtract(unite(a), unite(b))), areaOf([&](Reference& out) { geometry::difference(referenceA, referenceB, out); }), tolerance);
+}
+
+TEST_P(PolygonsTest, SetsAddUp) {
+  const Polygons one = unite(a), two = unite(b);
+  EXPECT_NEAR(area(one) + area(two), area(unite(one, two)) + area(intersect(one, two)), 1e-4);
+  EXPECT_NEAR(area(subtract(one, two)) + area(intersect(one, two)), area(one), 1e-4);
+  double pieces = 0;
+  for (const Polygons& piece : components(one)) {
+    pieces += area(piece);
+    EXPECT_GT(ClipperLib::Area(piece.front()), 0) << "the outer outline comes first";
+  }
+  EXPECT_NEAR(pieces, area(one), 1e-6);
+}
+
+TEST_P(PolygonsTest, MeetIsWhatDistanceSays) {
+  const auto pieces = components(unite(a));
+  for (const Polygon& other : b) {
+    const Polygons single = unite({other});
+    for (const Polygons& piece : pieces) {
+      const double distance = geometry::distance(referenceOf({piece.front()}), referenceOf(single));
+      if (std::abs(distance - 2) < 0.1) continue;  // rounding may decide
+      EXPECT_EQ(meet(piece, single, 2), distance < 2) << distance;
+    }
+  }
+}
+
+TEST_P(PolygonsTest, GrowingKeepsItsDistance) {
+  const Polygons shape = unite(a);
+  for (const double distance : {0.2, 1.3}) {
+    const Polygons outer = grow(shape, distance), inner = grow(shape, -distance);
+    EXPECT_LT(area(subtract(shape, outer)), 1e-6);
+    EXPECT_LT(area(subtract(inner, shape)), 1e-6);
+    const Reference reference = referenceOf(shape);
+    for (const Polygon& outline : outer)
+      for (std::size_t i = 0; i < outline.size(); i += 7) {
+        const geometry::model::d2::point_xy<double> p(toMm(outline[i]).x(), toMm(outline[i]).y());
+        EXPECT_LE(geometry::distance(p, reference), distance + 0.007);
+      }
+  }
+}
+
+TEST_P(PolygonsTest, OpeningAndClosingOnlyTakeAndOnlyGive) {
+  const Polygons shape = unite(a);
+  EXPECT_LT(area(subtract(opened(shape, 0.5), shape)), 0.02);
+  EXPECT_LT(area(subtract(shape, closed(shape, 0.5))), 0.02);
+  const Polygons simpler = simplified(shape, 0.05);
+  EXPECT_LT(area(subtract(simpler, grow(shape, 0.055))) + area(subtract(shape, grow(simpler, 0.055))), 1e-6);
+}
+
+INSTANTIATE_TEST_SUITE_P(Seeds, PolygonsTest, testing::Range(1u, 13u));
+
+TEST(Polygons, OpeningTakesWhatIsThinAndLeavesTheRest) {
+  const Polygons handle = unite(rectangle({Vec2(0, 0), Vec2(10, 10)}), rectangle({Vec2(10, 4.9), Vec2(20, 5.1)}));
+  EXPECT_NEAR(area(opened(handle, 0.5)), 100, 0.5);
+  EXPECT_NEAR(area(closed(subtract(rectangle({Vec2(0, 0), Vec2(10, 10)}), rectangle({Vec2(4.9, 0), Vec2(5.1, 10)})), 0.5)), 100, 0.1);
+}
+
+TEST(Polygons, AroundALineIsACapsule) {
+  const Polygons capsule = around({{toPoint(0, 0), toPoint(10, 0)}}, 2);
+  EXPECT_NEAR(area(capsule), 40 + pi * 4, 0.05);
+  EXPECT_NEAR(area(around({{toPoint(3, 3)}}, 2)), pi * 4, 0.05);
+}
+
+TEST(Polygons, LinesAreCutAtBorders) {
+  const Polygons square = rectangle({Vec2(0, 0), Vec2(10, 10)}), line{{toPoint(-5, 5), toPoint(20, 5)}};
+  const auto length = [](const Polygons& lines) {
+    double sum = 0;
+    for (const Polygon& l : lines)
+      for (std::size_t i = 1; i < l.size(); ++i) sum += (toMm(l[i]) - toMm(l[i - 1])).norm();
+    return sum;
+  };
+  EXPECT_NEAR(length(linesInside(line, square)), 10, 1e-6);
+  EXPECT_NEAR(length(linesOutside(line, square)), 15, 1e-6);
+  EXPECT_NEAR(length(asLines(square)), 40, 1e-6);
+}
+
+}  // namespace
+}  // namespace trellis::test
