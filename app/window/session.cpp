@@ -80,13 +80,12 @@ void Session::open(const QString& path, bool addToThis) {
   const Settings kept = settings();
   builder_->doNext([this, path, addToThis, kept](const Progress& progress) {
     const OpenedProject read = openFile(path.toStdString(), kept, progress);
-    const bool isProject = path.endsWith(".3mf", Qt::CaseInsensitive) && isProjectFile(readFile(path.toStdString()));
-    QMetaObject::invokeMethod(this, [this, path, addToThis, read, isProject] {
+    QMetaObject::invokeMethod(this, [this, path, addToThis, read] {
       if (addToThis) {
         perform(AddParts{read.project->parts});
       } else {
         readOnly_ = read.fromNewerVersion;
-        take(read.project, isProject ? path : QString(), isProject);
+        take(read.project, read.isProject ? path : QString(), read.isProject);
       }
       Q_EMIT opened(path);
       if (!addToThis && read.fromNewerVersion)

@@ -13,6 +13,7 @@
 #include <QToolButton>
 
 #include <cmath>
+#include <functional>
 
 namespace trellis {
 
@@ -25,33 +26,31 @@ QPixmap blank() {
   return pixmap;
 }
 
-QIcon ballIcon() {
+// A piece of surface and the tool that works on it.
+QIcon toolIcon(const std::function<void(QPainter&)>& drawTool) {
   QPixmap pixmap = blank();
   QPainter painter(&pixmap);
   painter.setRenderHint(QPainter::Antialiasing);
-  painter.setPen(Qt::NoPen);
-  painter.setBrush(theme().part);
-  painter.drawRect(2, 14, 36, 12);
-  painter.setBrush(theme().enforce);
-  painter.drawRect(12, 14, 16, 7);
-  painter.setBrush(Qt::NoBrush);
-  painter.setPen(QPen(theme().ink, 1.2, Qt::DashLine));
-  painter.drawEllipse(QPointF(20, 13), 9, 9);
+  painter.fillRect(2, 14, 36, 12, theme().part);
+  drawTool(painter);
+  painter.end();
   return QIcon(pixmap);
 }
 
+QIcon ballIcon() {
+  return toolIcon([](QPainter& painter) {
+    painter.fillRect(12, 14, 16, 7, theme().enforce);
+    painter.setPen(QPen(theme().ink, 1.2, Qt::DashLine));
+    painter.drawEllipse(QPointF(20, 13), 9, 9);
+  });
+}
+
 QIcon pickIcon() {
-  QPixmap pixmap = blank();
-  QPainter painter(&pixmap);
-  painter.setRenderHint(QPainter::Antialiasing);
-  painter.setPen(Qt::NoPen);
-  painter.setBrush(theme().part);
-  painter.drawRect(2, 14, 36, 12);
-  painter.setPen(QPen(theme().ink, 1.4));
-  painter.drawLine(QPointF(20, 2), QPointF(20, 12));
-  painter.drawLine(QPointF(20, 12), QPointF(16, 8));
-  painter.drawLine(QPointF(20, 12), QPointF(24, 8));
-  return QIcon(pixmap);
+  return toolIcon([](QPainter& painter) {
+    painter.setPen(QPen(theme().ink, 1.4));
+    painter.drawLine(QPointF(20, 2), QPointF(20, 12));
+    painter.drawPolyline(QPolygonF({QPointF(16, 8), QPointF(20, 12), QPointF(24, 8)}));
+  });
 }
 
 // A swatch with the mark's own pattern.

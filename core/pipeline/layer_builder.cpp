@@ -29,16 +29,39 @@ Polygons regionsOf(const SupportLayer& layer) {
   return all;
 }
 
+// Of a map's values keeps those whose keys are asked for, and makes the others, each key once.
+template <typename Value, typename Make>
+void keepOrMake(std::unordered_map<std::uint64_t, std::shared_ptr<const Value>>& known, const std::vector<std::uint64_t>& keys,
+                const Progress& progress, const Make& make) {
+  std::unordered_map<std::uint64_t, std::shared_ptr<const Value>> used;
+  std::vector<std::size_t> fresh;
+  for (std::size_t i = 0; i < keys.size(); ++i) {
+    const auto found = known.find(keys[i]);
+    const auto [entry, isNew] = used.try_emplace(keys[i], found == known.end() ? nullptr : found->second);
+    if (isNew && !entry->second) fresh.push_back(i);
+  }
+  std::vector<std::shared_ptr<const Value>> made(fresh.size());
+  parallelFor(fresh.size(), progress, [&](std::size_t k) { made[k] = std::make_shared<const Value>(make(fresh[k])); });
+  for (std::size_t k = 0; k < fresh.size(); ++k) used[keys[fresh[k]]] = std::move(made[k]);
+  known = std::move(used);
+}
+
 }  // namespace
 
-LayerBuilder::LayerBuilder(const Project& project, const Build& build, const SupportRules& support, RegionBook& book,
-                           const Progress& progress)
-    : project_(project), build_(build), book_(book), part_(partRules(project.settings)),
+LayerBuilder::LayerBuilder(const Project& project, const Build& build, const SupportRules& support,
+                           std::uint64_t sectionsKey, PathBook& book, const Progress& progress)
+    : project_(project), build_(build), part_(partRules(project.settings)),
       supportPaths_(supportPathRules(project.settings)), motion_(motionRules(project.settings)),
-      rulesKey_(keyOfRules(project.settings, project.parts)) {
+      sectionsKey_(sectionsKey), rulesKey_(keyOfRules(project.settings, project.parts)) {
+  findEntries(support.gapAbove);
+  layRegions(book, progress);
+  layParts(book, progress);
+}
+
+void LayerBuilder::findEntries(double gapAbove) {
   std::map<std::pair<long long, long long>, Entry> byHeight;  // by top, then by bottom
   std::map<long long, std::ptrdiff_t> supportTops;
-  const auto& layers = build.support->layers;
+  const auto& layers = build_.support->layers;
   for (std::size_t s = 0; s < layers.size(); ++s) {
     Entry& entry = byHeight[{nanometres(layers[s].top), nanometres(layers[s].bottom)}];
     entry.bottom = layers[s].bottom;
@@ -46,45 +69,62 @@ LayerBuilder::LayerBuilder(const Project& project, const Build& build, const Sup
     entry.supportLayer = static_cast<std::ptrdiff_t>(s);
     supportTops[nanometres(layers[s].top)] = entry.supportLayer;
   }
-  for (std::size_t l = 0; l < build.plan.count(); ++l) {
-    const LayerSpan& span = build.plan.spans[l];
+  for (std::size_t l = 0; l < build_.plan.count(); ++l) {
+    const LayerSpan& span = build_.plan.spans[l];
     Entry& entry = byHeight[{nanometres(span.top), nanometres(span.bottom)}];
     entry.bottom = span.bottom;
     entry.top = span.top;
     entry.partLayer = static_cast<std::ptrdiff_t>(l);
-    const auto found = supportTops.find(nanometres(span.bottom - support.gapAbove));
+    const auto found = supportTops.find(nanometres(span.bottom - gapAbove));
     if (found != supportTops.end()) entry.carrying = found->second;
   }
-  for (const auto& [height, entry] : byHeight) entries_.push_back(entry);
-  fillBook(book, progress);
+  for (auto& [height, entry] : byHeight) entries_.push_back(std::move(entry));
 }
 
-void LayerBuilder::fillBook(RegionBook& book, const Progress& progress) const {
-  RegionBook used;
-  std::vector<const PieceRegion*> fresh;
+void LayerBuilder::layRegions(PathBook& book, const Progress& progress) {
+  const std::uint64_t rulesKey = KeyBuilder().add(supportPaths_.lineWidth).add(supportPaths_.bodySpacing)
+                                     .add(supportPaths_.bodyWalls).add(supportPaths_.interfaceSpacing).key();
+  std::vector<const PieceRegion*> regions;
+  std::vector<std::uint64_t> keys;
   for (const SupportLayer& layer : build_.support->layers)
     for (const PieceRegion& region : layer.regions) {
-      const auto [entry, isNew] = used.try_emplace(region.key);
-      if (!isNew) continue;
-      const auto known = book.find(region.key);
-      if (known != book.end())
-        entry->second = known->second;
-      else
-        fresh.push_back(&region);
+      regions.push_back(&region);
+      keys.push_back(KeyBuilder().add(rulesKey).add(region.key).key());
     }
-  std::vector<std::shared_ptr<const Stages>> paths(fresh.size());
-  parallelFor(fresh.size(), progress, [&](std::size_t i) {
-    paths[i] = std::make_shared<const Stages>(regionPaths(fresh[i]->area, fresh[i]->interface, supportPaths_));
+  keepOrMake(book.regions, keys, progress, [&](std::size_t i) { return regionPaths(regions[i]->area, regions[i]->interface, supportPaths_); });
+  for (std::size_t i = 0; i < regions.size(); ++i) regionPaths_[regions[i]] = book.regions.at(keys[i]).get();
+}
+
+void LayerBuilder::layParts(PathBook& book, const Progress& progress) {
+  const std::uint64_t rulesKey = KeyBuilder().add(sectionsKey_).add(part_.lineWidth).add(part_.walls).add(part_.skinTop)
+                                     .add(part_.skinBottom).add(part_.infillDensity).key();
+  std::vector<Entry*> layers;
+  std::vector<std::uint64_t> keys;
+  for (Entry& entry : entries_) {
+    if (entry.partLayer < 0) continue;
+    layers.push_back(&entry);
+    keys.push_back(KeyBuilder().add(rulesKey).add(entry.partLayer).add(trellis::keyOf(carriedBy(entry))).key());
+  }
+  keepOrMake(book.partLayers, keys, progress, [&](std::size_t i) {
+    const Polygons carried = carriedBy(*layers[i]);
+    const auto l = static_cast<std::size_t>(layers[i]->partLayer);
+    std::vector<PartPaths> paths;
+    for (std::size_t p = 0; p < build_.parts.size(); ++p)
+      if (l < build_.parts[p].sections->size()) paths.push_back(partPaths(p, *build_.parts[p].sections, l, carried, part_));
+    return paths;
   });
-  for (std::size_t i = 0; i < fresh.size(); ++i) used[fresh[i]->key] = paths[i];
-  book = std::move(used);
+  for (std::size_t i = 0; i < layers.size(); ++i) layers[i]->partPaths = book.partLayers.at(keys[i]);
+}
+
+Polygons LayerBuilder::carriedBy(const Entry& entry) const {
+  return entry.carrying < 0 ? Polygons{} : regionsOf(build_.support->layers[static_cast<std::size_t>(entry.carrying)]);
 }
 
 std::uint64_t LayerBuilder::keyOf(std::size_t i) const {
   const Entry& entry = entries_[i];
   const auto& layers = build_.support->layers;
   KeyBuilder key;
-  key.add(rulesKey_).add(entry.partLayer).add(entry.bottom).add(entry.top);
+  key.add(sectionsKey_).add(rulesKey_).add(entry.partLayer).add(entry.bottom).add(entry.top);
   for (const std::ptrdiff_t s : {entry.supportLayer, entry.carrying})
     key.add(s < 0 ? std::uint64_t{0} : layers[static_cast<std::size_t>(s)].key);
   if (i == 0)  // the skirt goes round everything on the plate
@@ -118,19 +158,14 @@ PrintLayer LayerBuilder::build(std::size_t i) const {
   if (entry.supportLayer >= 0) {
     const SupportLayer& support = supportLayers[static_cast<std::size_t>(entry.supportLayer)];
     std::vector<const Stages*> paths;
-    for (const PieceRegion& region : support.regions) paths.push_back(book_.at(region.key).get());
+    for (const PieceRegion& region : support.regions) paths.push_back(regionPaths_.at(&region));
     groups = supportGroups(support, paths);
   }
-  if (entry.partLayer >= 0) {
-    const Polygons carried = entry.carrying >= 0 ? regionsOf(supportLayers[static_cast<std::size_t>(entry.carrying)]) : Polygons{};
-    for (std::size_t p = 0; p < build_.parts.size(); ++p) {
-      const auto l = static_cast<std::size_t>(entry.partLayer);
-      if (l >= build_.parts[p].sections->size()) continue;
-      PartPaths paths = partPaths(p, *build_.parts[p].sections, l, carried, part_);
-      std::move(paths.groups.begin(), paths.groups.end(), std::back_inserter(groups));
+  if (entry.partPaths)
+    for (const PartPaths& paths : *entry.partPaths) {
+      groups.insert(groups.end(), paths.groups.begin(), paths.groups.end());
       layer.tooThin.insert(layer.tooThin.end(), paths.tooThin.begin(), paths.tooThin.end());
     }
-  }
   layer.runs = orderPaths(groups);
   if (i == 0) {
     const std::vector<Run> first = orderPaths({skirt()});

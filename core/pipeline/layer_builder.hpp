@@ -9,17 +9,22 @@
 
 namespace trellis {
 
-// The lines of every distinct support region, by the region's key.
-using RegionBook = std::unordered_map<std::uint64_t, std::shared_ptr<const Stages>>;
+// Lines that are laid already, by the keys of what they were laid from: those of a support region, and
+// those of one layer of every part.
+struct PathBook {
+  std::unordered_map<std::uint64_t, std::shared_ptr<const Stages>> regions;
+  std::unordered_map<std::uint64_t, std::shared_ptr<const std::vector<PartPaths>>> partLayers;
+};
 
 class LayerBuilder {
  public:
-  // book holds the lines of earlier builds with the same rules; afterwards those of this one.
-  LayerBuilder(const Project& project, const Build& build, const SupportRules& support, RegionBook& book,
-               const Progress& progress);
+  // sectionsKey is that of all parts' sections. book holds the lines of an earlier build; afterwards those
+  // of this one.
+  LayerBuilder(const Project& project, const Build& build, const SupportRules& support, std::uint64_t sectionsKey,
+               PathBook& book, const Progress& progress);
 
   std::size_t count() const { return entries_.size(); }
-  // Of all that layer i is made from except the parts' sections.
+  // Of all that layer i is made from.
   std::uint64_t keyOf(std::size_t i) const;
   PrintLayer build(std::size_t i) const;
 
@@ -29,18 +34,22 @@ class LayerBuilder {
     std::ptrdiff_t partLayer = -1;    // in every part's plan, or −1
     std::ptrdiff_t supportLayer = -1; // in SupportLayers, or −1
     std::ptrdiff_t carrying = -1;     // the support layer right under this part layer, or −1
+    std::shared_ptr<const std::vector<PartPaths>> partPaths;  // one a part, when there is a part layer
   };
-  void fillBook(RegionBook& book, const Progress& progress) const;
+  void findEntries(double gapAbove);
+  void layRegions(PathBook& book, const Progress& progress);
+  void layParts(PathBook& book, const Progress& progress);
+  Polygons carriedBy(const Entry& entry) const;
   bool isFirst(const Entry& entry) const { return entry.bottom < 1e-6; }
   PathGroup skirt() const;
 
   const Project& project_;
   const Build& build_;
-  const RegionBook& book_;
+  std::unordered_map<const PieceRegion*, const Stages*> regionPaths_;  // held by the book
   PartRules part_;
   SupportPathRules supportPaths_;
   MotionRules motion_;
-  std::uint64_t rulesKey_;
+  std::uint64_t sectionsKey_, rulesKey_;
   std::vector<Entry> entries_;
 };
 

@@ -26,6 +26,17 @@ std::uint64_t keyOfSite(const DemandSite& site) {
   return key.key();
 }
 
+// What of the barred surface a site's column may meet.
+std::uint64_t keyOfBarred(const std::vector<Polygons>& barred, const DemandSite& site, double spread) {
+  Box2 reach;
+  for (const Polygons& layer : site.layers) reach.extend(boundsOf(layer));
+  reach = Box2(reach.min().array() - spread, reach.max().array() + spread);
+  KeyBuilder key;
+  for (std::size_t l = 0; l < barred.size() && l <= site.highest(); ++l)
+    if (!barred[l].empty() && boundsOf(barred[l]).intersects(reach)) key.add(l).add(keyOf(barred[l]));
+  return key.key();
+}
+
 // All that columns depend on besides their site and the obstacles.
 std::uint64_t keyOfRules(const SupportRules& rules) {
   return KeyBuilder()
@@ -109,15 +120,16 @@ struct Pipeline::Run {
 
   void buildColumns() {
     std::vector<PartObstacles> inTheWay;
-    std::uint64_t barredKey = 0;
+    std::vector<Polygons> barred(build->plan.count());
     std::vector<const DemandSite*> sites;
     for (std::size_t p = 0; p < build->parts.size(); ++p) {
       const PartBuild& part = build->parts[p];
-      inTheWay.push_back({*part.sections, part.overhangs->demand, part.shadows->barred});
-      for (const Polygons& layer : part.shadows->barred) barredKey = KeyBuilder().add(barredKey).add(keyOf(layer)).key();
+      inTheWay.push_back({*part.sections, part.overhangs->demand});
+      for (std::size_t l = 0; l < part.shadows->barred.size(); ++l)
+        barred[l].insert(barred[l].end(), part.shadows->barred[l].begin(), part.shadows->barred[l].end());
       for (const DemandSite& site : *part.sites) sites.push_back(&site);
     }
-    const std::uint64_t obstaclesKey = KeyBuilder().add(sectionsKey).add(barredKey).add(support.gapBeside).add(support.freeLean).key();
+    const std::uint64_t obstaclesKey = KeyBuilder().add(sectionsKey).add(support.gapBeside).add(support.freeLean).key();
     if (sites.empty()) return void(columnsKey = 0);
     const auto obstacles = pipeline.obstacles_.get(
         obstaclesKey, [&] { return findObstacles(build->plan, inTheWay, support, progress); });
@@ -126,11 +138,11 @@ struct Pipeline::Run {
     std::vector<std::uint64_t> keys(sites.size());
     build->columns.resize(sites.size());
     parallelFor(sites.size(), progress, [&](std::size_t i) {
-      keys[i] = KeyBuilder().add(common).add(keyOfSite(*sites[i])).key();
+      keys[i] = KeyBuilder().add(common).add(keyOfSite(*sites[i])).add(keyOfBarred(barred, *sites[i], columnSpread(support))).key();
       const auto found = pipeline.columns_.find(keys[i]);
       build->columns[i] = found != pipeline.columns_.end()
                               ? found->second
-                              : std::make_shared<const Column>(buildColumn(*sites[i], *obstacles, support, progress));
+                              : std::make_shared<const Column>(buildColumn(*sites[i], *obstacles, barred, support, progress));
     });
     pipeline.columns_.clear();
     for (std::size_t i = 0; i < sites.size(); ++i) {
@@ -140,16 +152,11 @@ struct Pipeline::Run {
   }
 
   void layPaths() {
-    const SupportPathRules rules = supportPathRules(project.settings);
-    const std::uint64_t bookKey =
-        KeyBuilder().add(rules.lineWidth).add(rules.bodySpacing).add(rules.bodyWalls).add(rules.interfaceSpacing).key();
-    if (bookKey != pipeline.bookKey_) pipeline.book_.clear();
-    pipeline.bookKey_ = bookKey;
-    LayerBuilder builder(project, *build, support, pipeline.book_, progress);
+    LayerBuilder builder(project, *build, support, sectionsKey, pipeline.book_, progress);
     std::vector<std::uint64_t> keys(builder.count());
     std::vector<std::shared_ptr<const PrintLayer>> layers(builder.count());
     parallelFor(builder.count(), progress, [&](std::size_t i) {
-      keys[i] = KeyBuilder().add(sectionsKey).add(builder.keyOf(i)).key();
+      keys[i] = builder.keyOf(i);
       const auto found = pipeline.layers_.find(keys[i]);
       layers[i] = found != pipeline.layers_.end() ? found->second : std::make_shared<const PrintLayer>(builder.build(i));
     });

@@ -46,8 +46,7 @@ class Pipeline {
   Memo<SupportLayers> support_;
   std::unordered_map<std::uint64_t, std::shared_ptr<const Column>> columns_;
   std::unordered_map<std::uint64_t, std::shared_ptr<const PrintLayer>> layers_;
-  RegionBook book_;
-  std::uint64_t bookKey_ = 0;
+  PathBook book_;
   std::unordered_map<std::uint64_t, std::shared_ptr<const MeshFigures>> figures_;
 };
 

@@ -214,7 +214,7 @@ OpenedProject openFile(const std::filesystem::path& path, const Settings& settin
   auto project = std::make_shared<Project>();
   project->settings = settings;
   project->parts = partsFrom(readMeshFile(path, progress), settings);
-  return {std::move(project), false};
+  return {std::move(project), false, false};
 }
 
 }  // namespace trellis

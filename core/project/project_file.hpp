@@ -11,6 +11,7 @@ inline constexpr int projectFormat = 1;
 
 struct OpenedProject {
   ProjectPtr project;
+  bool isProject = true;         // and not meshes as the parts of a new one
   bool fromNewerVersion = false;  // what this program knows of it was read; do not save over it
 };
 

@@ -27,8 +27,8 @@ struct Step {
 
 class ColumnBuilder {
  public:
-  ColumnBuilder(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules)
-      : site_(site), obstacles_(obstacles), rules_(rules) {}
+  ColumnBuilder(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& barred, const SupportRules& rules)
+      : site_(site), obstacles_(obstacles), barred_(barred), rules_(rules) {}
 
   Column build(const Progress& progress) {
     const std::vector<double> heights = planHeights(obstacles_.plan, site_.lowest, site_.highest(), rules_);
@@ -155,7 +155,7 @@ class ColumnBuilder {
       reach = subtract(reach, landing);
       const double wanted = area(landing);
       if (rules_.footing == Footing::plate) landing.clear();
-      if (l + 1 < obstacles_.barred.size()) landing = subtract(landing, obstacles_.barred[l + 1]);
+      if (l + 1 < barred_.size()) landing = subtract(landing, barred_[l + 1]);
       landing = clearOfPart(opened(landing, rules_.lineWidth / 4), bottom, step.top);
       step.lost = step.lost || wanted - area(landing) > speck() / 10;
       if (!landing.empty()) step.landings.push_back({bottom, std::move(landing)});
@@ -232,6 +232,7 @@ class ColumnBuilder {
 
   const DemandSite& site_;
   const Obstacles& obstacles_;
+  const std::vector<Polygons>& barred_;
   const SupportRules& rules_;
   std::vector<Step> steps_;
   Column column_;
@@ -271,9 +272,11 @@ std::vector<double> planHeights(const LayerPlan& plan, std::size_t lowest, std::
   return withoutThinSlabs(wanted, rules.thinnest);
 }
 
-Column buildColumn(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules,
-                   const Progress& progress) {
-  return ColumnBuilder(site, obstacles, rules).build(progress);
+Column buildColumn(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& barred,
+                   const SupportRules& rules, const Progress& progress) {
+  return ColumnBuilder(site, obstacles, barred, rules).build(progress);
 }
+
+double columnSpread(const SupportRules& rules) { return 2 * rules.lineWidth + roughness; }
 
 }  // namespace trellis

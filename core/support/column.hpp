@@ -31,7 +31,11 @@ std::vector<double> planHeights(const LayerPlan& plan, std::size_t lowest, std::
 
 // Lets the site's demand down to its footing. Weak on up-facing slopes when the gap below is no
 // multiple of the layer height: landings narrower than half a line are left out there.
-Column buildColumn(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules,
-                   const Progress& progress);
+// barred is up-facing surface where nothing may stand, all parts together, by the layer above it.
+Column buildColumn(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& barred,
+                   const SupportRules& rules, const Progress& progress);
+
+// How far beyond its demand, in mm in plan, a column may reach.
+double columnSpread(const SupportRules& rules);
 
 }  // namespace trellis

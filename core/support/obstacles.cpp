@@ -38,7 +38,6 @@ Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>&
   Obstacles result;
   result.plan = plan;
   result.sections = together(plan, parts, [](const PartObstacles& part) -> const Layers& { return part.sections; }, progress);
-  result.barred = together(plan, parts, [](const PartObstacles& part) -> const Layers& { return part.barred; }, progress);
   const Layers hanging = together(plan, parts, [](const PartObstacles& part) -> const Layers& { return part.hanging; }, progress);
   result.ledges.resize(plan.count());
   result.walls.resize(plan.count());

@@ -15,14 +15,12 @@ struct Obstacles {
   std::vector<Polygons> ledges;    // of each section, what the next one leaves uncovered: up-facing surface
   std::vector<Polygons> walls;     // outlines that count for the gap beside, as open lines
   std::vector<Polygons> besides;   // sections, and everything within the gap beside of walls
-  std::vector<Polygons> barred;    // up-facing surface where nothing may stand, by the layer above it
 };
 
 // What one part puts into the way, one entry per layer of its own plan.
 struct PartObstacles {
   const std::vector<Polygons>& sections;
   const std::vector<Polygons>& hanging;  // demand by lean: surface that support reaches from below
-  const std::vector<Polygons>& barred;
 };
 
 // Up-facing surface that leans back at least this far from vertical, degrees, is stood on and not passed

@@ -34,6 +34,15 @@ Extent extentOf(const Column& column) {
   return extent;
 }
 
+// Slabs of another column that share some height with this one without being the same layer. They come
+// highest step first, and no step is thicker than a millimetre, which bounds the search.
+template <typename Visit>
+void forEachBeside(const ColumnSlab& slab, const std::vector<ColumnSlab>& others, const Visit& visit) {
+  const auto first = std::partition_point(others.begin(), others.end(), [&](const ColumnSlab& o) { return o.top >= slab.top + 2.0; });
+  for (auto other = first; other != others.end() && other->top > slab.bottom - 1.0; ++other)
+    if (other->top > slab.bottom + eps && other->bottom < slab.top - eps && heightOf(*other) != heightOf(slab)) visit(*other);
+}
+
 // The slabs of one column without what lower columns keep for themselves.
 std::vector<ColumnSlab> besideOthers(std::size_t self, const Columns& columns, const std::vector<Extent>& extents) {
   std::vector<ColumnSlab> slabs = columns[self]->slabs;
@@ -41,20 +50,17 @@ std::vector<ColumnSlab> besideOthers(std::size_t self, const Columns& columns, c
     const bool keeps = std::pair(extents[other].top, other) < std::pair(extents[self].top, self);
     if (!keeps || extents[self].box.isEmpty() || !extents[self].box.intersects(extents[other].box)) continue;
     for (ColumnSlab& slab : slabs)
-      for (const ColumnSlab& theirs : columns[other]->slabs) {
-        if (theirs.bottom >= slab.top - eps || theirs.top <= slab.bottom + eps) continue;
-        if (heightOf(theirs) == heightOf(slab)) continue;
+      forEachBeside(slab, columns[other]->slabs, [&](const ColumnSlab& theirs) {
         for (const Polygons* kept : {&theirs.body, &theirs.interface}) {
           slab.body = subtract(slab.body, *kept);
           slab.interface = subtract(slab.interface, *kept);
         }
-      }
+      });
   }
   return slabs;
 }
 
 struct Region {
-  std::size_t layer;
   bool interface;
   Polygons area;
   Box2 box;
@@ -79,7 +85,7 @@ std::vector<std::size_t> sitesIn(const Polygons& region, const Draft& draft, Pol
   return sites;
 }
 
-void fillDraft(Draft& draft, std::size_t layer) {
+void fillDraft(Draft& draft) {
   const auto collected = [&](Polygons ColumnSlab::*which) {
     Polygons all;
     for (const auto& [site, slab] : draft.slabs) all.insert(all.end(), (slab->*which).begin(), (slab->*which).end());
@@ -92,7 +98,7 @@ void fillDraft(Draft& draft, std::size_t layer) {
     for (Polygons& component : components(withoutSpecks(area, smallest))) {
       std::vector<std::size_t> sites = sitesIn(component, draft, which);
       const Box2 box = boundsOf(component);
-      draft.regions.push_back({layer, which == &ColumnSlab::interface, std::move(component), box, std::move(sites)});
+      draft.regions.push_back({which == &ColumnSlab::interface, std::move(component), box, std::move(sites)});
     }
   };
   add(body, &ColumnSlab::body);
@@ -189,7 +195,7 @@ SupportLayers assembleSupport(const Columns& columns, const Progress& progress) 
     }
   std::vector<Draft> drafts;
   for (auto& [height, draft] : byHeight) drafts.push_back(std::move(draft));
-  parallelFor(drafts.size(), progress, [&](std::size_t l) { fillDraft(drafts[l], l); });
+  parallelFor(drafts.size(), progress, [&](std::size_t l) { fillDraft(drafts[l]); });
 
   std::vector<std::size_t> first(drafts.size() + 1, 0);
   for (std::size_t l = 0; l < drafts.size(); ++l) first[l + 1] = first[l] + drafts[l].regions.size();

@@ -53,7 +53,7 @@ class ColumnTest : public testing::Test {
 
   Column columnOver(const std::vector<std::pair<double, Polygons>>& lower, const SupportRules& rules) {
     LayerPlan plan = planLayers(12, {0.2, 0.2});
-    std::vector<Polygons> sections(plan.count()), none(plan.count()), hanging(plan.count());
+    std::vector<Polygons> sections(plan.count()), hanging(plan.count());
     const Polygons shelf = rectangle({Vec2(0, 0), Vec2(20, 20)});
     for (std::size_t i = 0; i < plan.count(); ++i) {
       if (i >= shelfLayer) sections[i] = shelf;
@@ -61,11 +61,11 @@ class ColumnTest : public testing::Test {
         if (plan.spans[i].middle() < top) sections[i] = unite(sections[i], area);
     }
     hanging[shelfLayer] = shelf;
-    obstacles = findObstacles(plan, {{sections, hanging, barred.empty() ? none : barred}}, rules, Progress());
+    obstacles = findObstacles(plan, {{sections, hanging}}, rules, Progress());
     DemandSite site;
     site.lowest = shelfLayer;
     site.layers = {shelf};
-    return buildColumn(site, obstacles, rules, Progress());
+    return buildColumn(site, obstacles, barred, rules, Progress());
   }
 
   static double lowestOver(const Column& column, const Vec2& at) {
@@ -146,15 +146,15 @@ TEST_F(ColumnTest, GivesUpWhereTheGapsLeaveNoLayer) {
 
 TEST_F(ColumnTest, ATinyDemandStillGetsTwoLinesOfSupport) {
   LayerPlan plan = planLayers(12, {0.2, 0.2});
-  std::vector<Polygons> sections(plan.count()), none(plan.count()), hanging(plan.count());
+  std::vector<Polygons> sections(plan.count()), hanging(plan.count());
   for (std::size_t i = shelfLayer; i < plan.count(); ++i) sections[i] = rectangle({Vec2(0, 0), Vec2(0.3, 0.3)});
   hanging[shelfLayer] = sections[shelfLayer];
   const SupportRules rules;
-  obstacles = findObstacles(plan, {{sections, hanging, none}}, rules, Progress());
+  obstacles = findObstacles(plan, {{sections, hanging}}, rules, Progress());
   DemandSite site;
   site.lowest = shelfLayer;
   site.layers = {sections[shelfLayer]};
-  const Column column = buildColumn(site, obstacles, rules, Progress());
+  const Column column = buildColumn(site, obstacles, {}, rules, Progress());
   ASSERT_FALSE(column.slabs.empty());
   for (const ColumnSlab& slab : column.slabs) {
     const Vec2 size = boundsOf(unite(slab.body, slab.interface)).sizes();
