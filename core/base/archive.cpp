@@ -57,6 +57,13 @@ ArchiveReader::~ArchiveReader() { zip_discard(handle(archive_)); }
 
 bool ArchiveReader::has(const std::string& entry) const { return zip_name_locate(handle(archive_), entry.c_str(), 0) >= 0; }
 
+std::vector<std::string> ArchiveReader::names() const {
+  std::vector<std::string> all;
+  for (zip_int64_t i = 0; i < zip_get_num_entries(handle(archive_), 0); ++i)
+    if (const char* name = zip_get_name(handle(archive_), static_cast<zip_uint64_t>(i), 0)) all.emplace_back(name);
+  return all;
+}
+
 std::string ArchiveReader::read(const std::string& entry) const {
   const Error damaged(name_ + " is damaged: its " + entry + " cannot be read. Use an earlier copy.");
   zip_stat_t info;

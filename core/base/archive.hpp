@@ -22,6 +22,7 @@ class ArchiveReader {
   ArchiveReader& operator=(const ArchiveReader&) = delete;
 
   bool has(const std::string& entry) const;
+  std::vector<std::string> names() const;  // of all entries
   // Throws Error when the entry is missing, damaged, or unpacks to more than 1 GiB.
   std::string read(const std::string& entry) const;
 

@@ -7,9 +7,9 @@
 
 namespace trellis {
 
-// Runs meek-trellis-reader, which stands beside the running program, on the file. Throws Error naming
-// the file when the child refuses, dies, or takes longer than two minutes.
-std::vector<NamedMesh> readForeign(const std::filesystem::path& path, const Progress& progress);
+// Runs meek-trellis-reader, which stands beside the running program, on a file of any format but STL.
+// Throws Error naming the file when the child refuses, dies, or takes longer than two minutes.
+std::vector<NamedMesh> readForeign(const std::filesystem::path& path, MeshFormat format, const Progress& progress);
 
 // What passes through the pipe: a magic word, then for each mesh its name, vertices and facets, all
 // counts 64-bit little-endian. Both ends are built together, so there is no version.

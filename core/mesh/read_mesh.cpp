@@ -13,31 +13,67 @@ namespace {
 
 constexpr double largestSize = 10'000;  // mm; polygons are computed in 64-bit nanometres
 
-std::string lowerSuffix(const std::filesystem::path& path) {
-  std::string suffix = path.extension().string();
+constexpr std::pair<MeshFormat, const char*> names[] = {{MeshFormat::stl, "stl"}, {MeshFormat::obj, "obj"}, {MeshFormat::ply, "ply"},
+                                                       {MeshFormat::off, "off"}, {MeshFormat::threeMf, "3mf"}, {MeshFormat::amf, "amf"}};
+
+MeshFormat bySuffix(const std::string& name) {
+  std::string suffix = std::filesystem::path(name).extension().string();
   for (char& c : suffix) c = static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
-  return suffix;
+  return suffix.empty() ? MeshFormat::none : formatNamed(suffix.substr(1));
+}
+
+// OFF begins with its name, which letters for what else each vertex carries may stand before.
+bool looksOff(std::string_view bytes) {
+  const std::size_t at = bytes.find("OFF");
+  return at != std::string_view::npos && at <= 5 && bytes.substr(0, at).find_first_not_of("STCN4n") == std::string_view::npos;
+}
+
+std::string upper(std::string text) {
+  for (char& c : text) c = static_cast<char>(std::toupper(static_cast<unsigned char>(c)));
+  return text;
 }
 
 }  // namespace
 
+const char* nameOf(MeshFormat format) {
+  for (const auto& [known, name] : names)
+    if (known == format) return name;
+  return "";
+}
+
+MeshFormat formatNamed(std::string_view name) {
+  for (const auto& [format, known] : names)
+    if (name == known) return format;
+  return MeshFormat::none;
+}
+
 bool looksZipped(std::string_view bytes) { return bytes.starts_with("PK\x03\x04") || bytes.starts_with("PK\x05\x06"); }
+
+MeshFormat formatOf(const std::string& name, std::string_view bytes) {
+  const MeshFormat suffix = bySuffix(name);
+  if (looksZipped(bytes)) return suffix == MeshFormat::amf ? suffix : MeshFormat::threeMf;
+  if (bytes.starts_with("ply\n") || bytes.starts_with("ply\r")) return MeshFormat::ply;
+  if (looksOff(bytes)) return MeshFormat::off;
+  if (bytes.substr(0, 2000).find("<amf") != std::string_view::npos) return MeshFormat::amf;
+  return suffix;
+}
 
 std::vector<NamedMesh> readMeshFile(const std::filesystem::path& path, const Progress& progress) {
   progress.report(0, "reading");
   const std::string bytes = readFile(path);
   const std::string name = path.filename().string();
   if (bytes.empty()) throw Error(name + " is empty. Export the mesh again.");
-  const std::string suffix = lowerSuffix(path);
-  std::vector<NamedMesh> meshes;
-  if (looksZipped(bytes))
-    meshes = readForeign(path, progress);
-  else if (suffix == ".stl")
-    meshes.push_back({path.stem().string(), readStl(bytes, name)});
-  else if (suffix == ".3mf")
+  const MeshFormat format = formatOf(name, bytes);
+  if (format == MeshFormat::none) throw Error(name + " is not a mesh this program reads. Export it as STL, OBJ, PLY, OFF, 3MF or AMF.");
+  if (format == MeshFormat::threeMf && !looksZipped(bytes))
     throw Error(name + " is not a 3MF package, whatever its name says. Export it again as 3MF or STL.");
+  if ((format == MeshFormat::ply || format == MeshFormat::off || format == MeshFormat::amf) && formatOf("", bytes) == MeshFormat::none)
+    throw Error(fmt::format("{} is not {}, whatever its name says. Export it again.", name, upper(nameOf(format))));
+  std::vector<NamedMesh> meshes;
+  if (format == MeshFormat::stl)
+    meshes.push_back({path.stem().string(), readStl(bytes, name)});
   else
-    throw Error(name + " is not a mesh this program reads. Export it as STL or 3MF.");
+    meshes = readForeign(path, format, progress);
   for (const NamedMesh& part : meshes) {
     const double reach = std::max(part.mesh->bounds.max().cwiseAbs().maxCoeff(), part.mesh->bounds.min().cwiseAbs().maxCoeff());
     if (reach > largestSize)

@@ -11,13 +11,23 @@
 
 namespace trellis {
 
+enum class MeshFormat { none, stl, obj, ply, off, threeMf, amf };
+
+// "stl", "obj", "ply", "off", "3mf", "amf".
+const char* nameOf(MeshFormat format);
+MeshFormat formatNamed(std::string_view name);  // none for any other name
+
+// By what the bytes are, and by the name's suffix where bytes do not tell (OBJ, and zip archives).
+MeshFormat formatOf(const std::string& name, std::string_view bytes);
+
 struct NamedMesh {
   std::string name;  // the object's own name where the file has one, else the file's
   MeshPtr mesh;      // in mm, where the file's build items put it
 };
 
-// Reads STL (here) and 3MF (in a child process, see foreign.hpp). Throws Error naming the file when
-// it is missing, unreadable, no mesh, or larger than 10 m across.
+// Reads STL here and the others in a child process, see foreign.hpp. Formats without a unit are taken as
+// millimetres. Throws Error naming the file when it is missing, unreadable, no mesh, or reaches more than
+// 10 m from its origin.
 std::vector<NamedMesh> readMeshFile(const std::filesystem::path& path, const Progress& progress);
 
 // Whether bytes begin like a zip archive, and so may be a 3MF.
