@@ -66,7 +66,8 @@ void applySettings(Settings& settings, const Options& options) {
   for (const std::string& set : options.sets) {
     const std::size_t equals = set.find('=');
     if (equals == std::string::npos) throw Error(fmt::format("--set {} has no =. Write --set key=value.", set));
-    settings.setFromText(set.substr(0, equals), set.substr(equals + 1));
+    const std::string key = set.substr(0, equals);
+    settings.set(key, settingFromText(key, set.substr(equals + 1)));
   }
   if (options.layerHeight > 0) settings.set("layer.height", SettingValue(options.layerHeight));
 }
@@ -80,13 +81,12 @@ ProjectPtr loaded(const Options& options, const Progress& progress) {
     throw Error(options.file + " was saved by a newer Meek Trellis, and building it here could lose decisions. Install the newer version.");
   auto project = std::make_shared<Project>(*opened.project);
   applySettings(project->settings, options);
-  ProjectPtr result = project;
   if (!options.ops.empty()) try {
-      for (const Operation& operation : operationsFrom(parsed(options.ops))) result = performed(*result, operation);
+      return performedAll(*project, parsed(options.ops));
     } catch (const Error& error) {
       throw Error(fmt::format("{}: {}", options.ops, error.what()));
     }
-  return result;
+  return project;
 }
 
 Json inspectJson(const std::string& name, const TriangleMesh& mesh) {

@@ -89,7 +89,7 @@ MeshPtr twoTriangleSquare(double size) {
 
 ProjectPtr projectOf(const MeshPtr& mesh, const std::vector<std::pair<std::string, nlohmann::json>>& settings) {
   auto project = std::make_shared<Project>();
-  for (const auto& [key, value] : settings) project->settings.set(key, value);
+  for (const auto& [key, value] : settings) project->settings.set(key, settingFrom(key, value));
   Part part{"part", mesh, {}};
   part.placement.position = mesh->bounds.center() + Vec3(50, 50, 0);
   project->parts.push_back(std::make_shared<const Part>(std::move(part)));

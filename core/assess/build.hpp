@@ -4,6 +4,7 @@
 
 #include "core/assess/finding.hpp"
 #include "core/gcode/print.hpp"
+#include "core/mesh/health.hpp"
 #include "core/mesh/inspect.hpp"
 #include "core/overhang/overhangs.hpp"
 #include "core/slice/slices.hpp"
@@ -15,6 +16,7 @@ namespace trellis {
 struct PartBuild {
   MeshPtr placed;  // in plate coordinates
   std::shared_ptr<const MeshFigures> figures;
+  std::shared_ptr<const MeshHealth> health;  // in mesh coordinates
   LayerPlan plan;  // as many layers as this part is high
   std::shared_ptr<const std::vector<Polygons>> sections;
   std::shared_ptr<const std::vector<SliceGap>> gaps;

@@ -14,7 +14,7 @@ constexpr double worthSaying = 0.5;  // mm² of surface; less is the rim of a br
 
 class Finder {
  public:
-  Finder(const Project& project, const Build& build, const SupportRules& support)
+  Finder(const Project& project, const Build& build, const std::vector<SupportRules>& support)
       : project_(project), build_(build), support_(support) {}
 
   Findings all() {
@@ -25,6 +25,7 @@ class Finder {
       decisions(p);
       bareStarts(p);
     }
+    overlaps();
     columns();
     thinFeatures();
     std::stable_sort(found_.begin(), found_.end(), [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
@@ -39,13 +40,20 @@ class Finder {
 
   void soundness(std::size_t p) {
     const PartBuild& part = build_.parts[p];
-    const MeshFigures& figures = *part.figures;
-    if (!figures.sound())
+    std::string troubles;
+    for (const Trouble& trouble : part.health->troubles)
+      if (trouble.kind != Defect::crossing) troubles += (troubles.empty() ? "" : ", ") + inWords(trouble);  // slicing unites what crosses
+    if (!troubles.empty()) {
+      const Affine toPlate = transformOf(project_.parts[p]->placement, *project_.parts[p]->mesh);
       add("broken-mesh", Severity::warning,
-          fmt::format("{} has a broken mesh: {} open edges, {} flipped and {} duplicate facets. It is cut as well as it "
-                      "can be; look at its layers, or mend it where it was drawn.",
-                      name(p), figures.openEdges, figures.flippedFacets, figures.duplicateFacets),
-          part.placed->bounds.center(), p);
+          fmt::format("{} has a broken mesh: {}. It is cut as well as it can be; mend it in Place, or look at its layers.", name(p), troubles),
+          toPlate * part.health->troubles.front().at, p);
+    }
+    for (const LostMarks& lost : project_.parts[p]->lostMarks)
+      add("marks-lost", Severity::warning,
+          fmt::format("{} lost {:.0f} mm² of {} when its mesh was replaced: the surface there is gone. Mark it anew if it is still wanted.",
+                      name(p), lost.area, lost.kind == Mark::enforce ? "enforcer" : "blocker"),
+          transformOf(project_.parts[p]->placement, *project_.parts[p]->mesh) * lost.at, p);
     if (!part.gaps->empty())
       add("open-section", Severity::warning,
           fmt::format("{} has outlines that do not close, first at {:.1f} mm height with a gap of {:.2f} mm, in {} places. "
@@ -76,9 +84,27 @@ class Finder {
           box.center(), p);
   }
 
+  // Two parts that share room are printed into each other.
+  void overlaps() {
+    for (std::size_t p = 0; p < build_.parts.size(); ++p)
+      for (std::size_t q = p + 1; q < build_.parts.size(); ++q) {
+        const PartBuild &a = build_.parts[p], &b = build_.parts[q];
+        if (!a.placed->bounds.intersects(b.placed->bounds)) continue;
+        for (std::size_t l = 0; l < std::min(a.sections->size(), b.sections->size()); ++l) {
+          const Polygons shared = withoutSpecks(intersect((*a.sections)[l], (*b.sections)[l]), 0.01);
+          if (shared.empty()) continue;
+          const Vec2 middle = boundsOf(shared).center();
+          add("parts-overlap", Severity::problem,
+              fmt::format("{} and {} overlap, first at {:.1f} mm height. Move one of them, or let the parts be arranged.", name(p), name(q), a.plan.spans[l].bottom),
+              {middle.x(), middle.y(), a.plan.spans[l].bottom}, q);
+          break;
+        }
+      }
+  }
+
   void decisions(std::size_t p) {
     const MarkShadows& shadows = *build_.parts[p].shadows;
-    if (!support_.on && !project_.parts[p]->marks->empty())
+    if (!support_[p].on && !project_.parts[p]->marks->empty())
       add("supports-off", Severity::problem,
           fmt::format("{} has marks, but supports are switched off, so they build nothing. Switch supports on in Build.", name(p)),
           build_.parts[p].placed->bounds.center(), p);
@@ -95,9 +121,9 @@ class Finder {
   }
 
   // Whether support lies right under a place in a part's layer.
-  bool isCarried(const LayerSpan& span, const Polygons& place) const {
+  bool isCarried(const LayerSpan& span, const Polygons& place, double gapAbove) const {
     for (const SupportLayer& layer : build_.support->layers)
-      if (std::abs(layer.top - (span.bottom - support_.gapAbove)) < 1e-6)
+      if (std::abs(layer.top - (span.bottom - gapAbove)) < 1e-6)
         for (const PieceRegion& region : layer.regions)
           if (!intersect(region.area, place).empty()) return true;
     return false;
@@ -110,7 +136,7 @@ class Finder {
     for (const FloatingStart& start : part.overhangs->starts) {
       const Vec2 reach(std::sqrt(start.area), std::sqrt(start.area));
       const Box2 around(start.at.head<2>() - reach, start.at.head<2>() + reach);
-      if (isCarried(part.plan.spans[start.layer], intersect(part.overhangs->floating[start.layer], rectangle(around)))) continue;
+      if (isCarried(part.plan.spans[start.layer], intersect(part.overhangs->floating[start.layer], rectangle(around)), support_[p].gapAbove)) continue;
       ++bare;
       if (!first) first = &start;
     }
@@ -152,7 +178,7 @@ class Finder {
       if (footing.places > 0)
         add("no-footing", Severity::warning,
             fmt::format("{} has {} whose support finds nothing to stand on. {}", name(p), footing.words(),
-                        support_.footing == Footing::plate ? "Let it stand on the part too (footing: plate and part), or turn the part."
+                        support_[p].footing == Footing::plate ? "Let it stand on the part too (footing: plate and part), or turn the part."
                                                            : "Narrow the gap beside, or turn the part."),
             footing.first, p);
     }
@@ -177,13 +203,13 @@ class Finder {
 
   const Project& project_;
   const Build& build_;
-  const SupportRules& support_;
+  const std::vector<SupportRules>& support_;
   Findings found_;
 };
 
 }  // namespace
 
-Findings findProblems(const Project& project, const Build& build, const SupportRules& support) {
+Findings findProblems(const Project& project, const Build& build, const std::vector<SupportRules>& support) {
   return Finder(project, build, support).all();
 }
 

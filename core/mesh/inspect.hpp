@@ -20,8 +20,6 @@ struct MeshFigures {
   bool sound() const { return openEdges == 0 && flippedFacets == 0 && duplicateFacets == 0; }
 };
 
-// A shell that is turned inward counts as flipped unless it lies inside another shell, where it is
-// the wall of a cavity.
 MeshFigures inspect(const TriangleMesh& mesh);
 
 }  // namespace trellis

@@ -48,17 +48,25 @@ void keepOrMake(std::unordered_map<std::uint64_t, std::shared_ptr<const Value>>&
 
 }  // namespace
 
-LayerBuilder::LayerBuilder(const Project& project, const Build& build, const SupportRules& support,
-                           std::uint64_t sectionsKey, PathBook& book, const Progress& progress)
-    : project_(project), build_(build), part_(partRules(project.settings)),
-      supportPaths_(supportPathRules(project.settings)), motion_(motionRules(project.settings)),
-      sectionsKey_(sectionsKey), rulesKey_(keyOfRules(project.settings, project.parts)) {
-  findEntries(support.gapAbove);
+LayerBuilder::LayerBuilder(const Project& project, const Build& build, std::uint64_t sectionsKey, PathBook& book,
+                           const Progress& progress)
+    : project_(project), build_(build), motion_(motionRules(project.settings)), sectionsKey_(sectionsKey),
+      rulesKey_(keyOfRules(project.settings, project.parts)) {
+  for (std::size_t p = 0; p < project.parts.size(); ++p) {
+    const Settings settings = settingsOf(project, p);
+    const PartRules paths = partRules(settings);
+    const SupportPathRules supports = supportPathRules(settings);
+    parts_.push_back({paths, supports, supportRules(settings).gapAbove,
+                      KeyBuilder().add(paths.lineWidth).add(paths.walls).add(paths.skinTop).add(paths.skinBottom).add(paths.infillDensity).key(),
+                      KeyBuilder().add(supports.lineWidth).add(supports.bodySpacing).add(supports.bodyWalls).add(supports.interfaceSpacing).key()});
+    rulesKey_ = KeyBuilder().add(rulesKey_).add(parts_[p].pathsKey).add(parts_[p].supportPathsKey).key();
+  }
+  findEntries();
   layRegions(book, progress);
   layParts(book, progress);
 }
 
-void LayerBuilder::findEntries(double gapAbove) {
+void LayerBuilder::findEntries() {
   std::map<std::pair<long long, long long>, Entry> byHeight;  // by top, then by bottom
   std::map<long long, std::ptrdiff_t> supportTops;
   const auto& layers = build_.support->layers;
@@ -75,49 +83,53 @@ void LayerBuilder::findEntries(double gapAbove) {
     entry.bottom = span.bottom;
     entry.top = span.top;
     entry.partLayer = static_cast<std::ptrdiff_t>(l);
-    const auto found = supportTops.find(nanometres(span.bottom - gapAbove));
-    if (found != supportTops.end()) entry.carrying = found->second;
+    for (const PartSettings& part : parts_) {
+      const auto found = supportTops.find(nanometres(span.bottom - part.gapAbove));
+      entry.carrying.push_back(found == supportTops.end() ? -1 : found->second);
+    }
   }
   for (auto& [height, entry] : byHeight) entries_.push_back(std::move(entry));
 }
 
 void LayerBuilder::layRegions(PathBook& book, const Progress& progress) {
-  const std::uint64_t rulesKey = KeyBuilder().add(supportPaths_.lineWidth).add(supportPaths_.bodySpacing)
-                                     .add(supportPaths_.bodyWalls).add(supportPaths_.interfaceSpacing).key();
   std::vector<const PieceRegion*> regions;
   std::vector<std::uint64_t> keys;
   for (const SupportLayer& layer : build_.support->layers)
     for (const PieceRegion& region : layer.regions) {
       regions.push_back(&region);
-      keys.push_back(KeyBuilder().add(rulesKey).add(region.key).key());
+      keys.push_back(KeyBuilder().add(parts_[region.part].supportPathsKey).add(region.key).key());
     }
-  keepOrMake(book.regions, keys, progress, [&](std::size_t i) { return regionPaths(regions[i]->area, regions[i]->interface, supportPaths_); });
+  keepOrMake(book.regions, keys, progress, [&](std::size_t i) {
+    return regionPaths(regions[i]->area, regions[i]->interface, parts_[regions[i]->part].supportPaths);
+  });
   for (std::size_t i = 0; i < regions.size(); ++i) regionPaths_[regions[i]] = book.regions.at(keys[i]).get();
 }
 
 void LayerBuilder::layParts(PathBook& book, const Progress& progress) {
-  const std::uint64_t rulesKey = KeyBuilder().add(sectionsKey_).add(part_.lineWidth).add(part_.walls).add(part_.skinTop)
-                                     .add(part_.skinBottom).add(part_.infillDensity).key();
   std::vector<Entry*> layers;
   std::vector<std::uint64_t> keys;
   for (Entry& entry : entries_) {
     if (entry.partLayer < 0) continue;
+    KeyBuilder key;
+    key.add(sectionsKey_).add(entry.partLayer);
+    for (std::size_t p = 0; p < parts_.size(); ++p) key.add(parts_[p].pathsKey).add(trellis::keyOf(carriedUnder(entry, p)));
     layers.push_back(&entry);
-    keys.push_back(KeyBuilder().add(rulesKey).add(entry.partLayer).add(trellis::keyOf(carriedBy(entry))).key());
+    keys.push_back(key.key());
   }
   keepOrMake(book.partLayers, keys, progress, [&](std::size_t i) {
-    const Polygons carried = carriedBy(*layers[i]);
     const auto l = static_cast<std::size_t>(layers[i]->partLayer);
     std::vector<PartPaths> paths;
-    for (std::size_t p = 0; p < build_.parts.size(); ++p)
-      if (l < build_.parts[p].sections->size()) paths.push_back(partPaths(p, *build_.parts[p].sections, l, carried, part_));
+    for (std::size_t p = 0; p < build_.parts.size(); ++p) {
+      const std::vector<Polygons>& sections = *build_.parts[p].sections;
+      if (l < sections.size()) paths.push_back(partPaths(p, sections, l, carriedUnder(*layers[i], p), parts_[p].paths));
+    }
     return paths;
   });
   for (std::size_t i = 0; i < layers.size(); ++i) layers[i]->partPaths = book.partLayers.at(keys[i]);
 }
 
-Polygons LayerBuilder::carriedBy(const Entry& entry) const {
-  return entry.carrying < 0 ? Polygons{} : regionsOf(build_.support->layers[static_cast<std::size_t>(entry.carrying)]);
+Polygons LayerBuilder::carriedUnder(const Entry& entry, std::size_t part) const {
+  return entry.carrying[part] < 0 ? Polygons{} : regionsOf(build_.support->layers[static_cast<std::size_t>(entry.carrying[part])]);
 }
 
 std::uint64_t LayerBuilder::keyOf(std::size_t i) const {
@@ -125,8 +137,9 @@ std::uint64_t LayerBuilder::keyOf(std::size_t i) const {
   const auto& layers = build_.support->layers;
   KeyBuilder key;
   key.add(sectionsKey_).add(rulesKey_).add(entry.partLayer).add(entry.bottom).add(entry.top);
-  for (const std::ptrdiff_t s : {entry.supportLayer, entry.carrying})
-    key.add(s < 0 ? std::uint64_t{0} : layers[static_cast<std::size_t>(s)].key);
+  const auto addLayer = [&](std::ptrdiff_t s) { key.add(s < 0 ? std::uint64_t{0} : layers[static_cast<std::size_t>(s)].key); };
+  addLayer(entry.supportLayer);
+  for (const std::ptrdiff_t s : entry.carrying) addLayer(s);
   if (i == 0)  // the skirt goes round everything on the plate
     for (const SupportLayer& layer : layers)
       if (layer.bottom < 1e-6) key.add(layer.key);
@@ -141,7 +154,7 @@ PathGroup LayerBuilder::skirt() const {
   for (const SupportLayer& layer : build_.support->layers)
     if (layer.bottom < 1e-6) covered = unite(covered, regionsOf(layer));
   PathGroup group;
-  const double w = part_.lineWidth;
+  const double w = settings.number("line.width");
   for (int loop = settings.whole("skirt.loops"); loop-- > 0;) {
     std::vector<Path>& paths = group.stages.emplace_back();
     for (const Polygon& outline : simplified(grow(covered, settings.number("skirt.distance") + w * (loop + 0.5)), 0.01))

@@ -20,8 +20,7 @@ class LayerBuilder {
  public:
   // sectionsKey is that of all parts' sections. book holds the lines of an earlier build; afterwards those
   // of this one.
-  LayerBuilder(const Project& project, const Build& build, const SupportRules& support, std::uint64_t sectionsKey,
-               PathBook& book, const Progress& progress);
+  LayerBuilder(const Project& project, const Build& build, std::uint64_t sectionsKey, PathBook& book, const Progress& progress);
 
   std::size_t count() const { return entries_.size(); }
   // Of all that layer i is made from.
@@ -33,21 +32,26 @@ class LayerBuilder {
     double bottom = 0, top = 0;
     std::ptrdiff_t partLayer = -1;    // in every part's plan, or −1
     std::ptrdiff_t supportLayer = -1; // in SupportLayers, or −1
-    std::ptrdiff_t carrying = -1;     // the support layer right under this part layer, or −1
+    std::vector<std::ptrdiff_t> carrying;  // of a part layer, for each part: the support layer right under it, or −1
     std::shared_ptr<const std::vector<PartPaths>> partPaths;  // one a part, when there is a part layer
   };
-  void findEntries(double gapAbove);
+  void findEntries();
   void layRegions(PathBook& book, const Progress& progress);
   void layParts(PathBook& book, const Progress& progress);
-  Polygons carriedBy(const Entry& entry) const;
+  Polygons carriedUnder(const Entry& entry, std::size_t part) const;
   bool isFirst(const Entry& entry) const { return entry.bottom < 1e-6; }
   PathGroup skirt() const;
 
   const Project& project_;
   const Build& build_;
   std::unordered_map<const PieceRegion*, const Stages*> regionPaths_;  // held by the book
-  PartRules part_;
-  SupportPathRules supportPaths_;
+  struct PartSettings {
+    PartRules paths;
+    SupportPathRules supportPaths;
+    double gapAbove;
+    std::uint64_t pathsKey, supportPathsKey;
+  };
+  std::vector<PartSettings> parts_;
   MotionRules motion_;
   std::uint64_t sectionsKey_, rulesKey_;
   std::vector<Entry> entries_;

@@ -62,7 +62,7 @@ struct Pipeline::Run {
   Pipeline& pipeline;
   const Project& project;
   const Progress& progress;
-  SupportRules support = supportRules(project.settings);
+  std::vector<SupportRules> support = {};  // one a part
   std::shared_ptr<Build> build = std::make_shared<Build>();
   std::uint64_t sectionsKey = 0, columnsKey = 0;
   std::chrono::steady_clock::time_point last = std::chrono::steady_clock::now();
@@ -84,9 +84,13 @@ struct Pipeline::Run {
     PartBuild& out = build->parts[p];
     const std::uint64_t placedKey = KeyBuilder().add(part.mesh->key).add(keyOfPlacement(part.placement)).key();
     out.placed = cache.placed.get(placedKey, [&] { return *transformed(*part.mesh, transformOf(part.placement, *part.mesh)); });
-    auto& figures = pipeline.figures_[part.mesh->key];
-    if (!figures) figures = std::make_shared<const MeshFigures>(inspect(*part.mesh));
-    out.figures = figures;
+    Looked& looked = pipeline.looked_[part.mesh->key];
+    if (!looked.health) {
+      looked.figures = std::make_shared<const MeshFigures>(inspect(*part.mesh));
+      looked.health = std::make_shared<const MeshHealth>(examine(*part.mesh, progress));
+    }
+    out.figures = looked.figures;
+    out.health = looked.health;
     const LayerRules layers = layerRules(project.settings);
     out.plan = planLayers(out.placed->bounds.max().z(), layers);
     const std::uint64_t key = KeyBuilder().add(placedKey).add(layers.height).add(layers.first).key();
@@ -104,17 +108,18 @@ struct Pipeline::Run {
     const Part& part = *project.parts[p];
     PartCache& cache = *pipeline.parts_[p];
     PartBuild& out = build->parts[p];
+    const SupportRules& rules = support[p];
     const std::uint64_t cut = cache.sections.key();
-    out.overhangs = cache.overhangs.get(KeyBuilder().add(cut).add(support.freeLean).key(),
-                                        [&] { return findOverhangs(out.plan, *out.sections, support.freeLean, progress); });
+    out.overhangs = cache.overhangs.get(KeyBuilder().add(cut).add(rules.freeLean).key(),
+                                        [&] { return findOverhangs(out.plan, *out.sections, rules.freeLean, progress); });
     out.shadows = cache.shadows.get(KeyBuilder().add(cut).add(part.marks->key()).key(), [&] {
       return castShadows(*part.mesh, transformOf(part.placement, *part.mesh), *part.marks, out.plan.middles(), progress);
     });
     const std::uint64_t key =
-        KeyBuilder().add(cache.overhangs.key()).add(cache.shadows.key()).add(support.source).add(support.on).key();
+        KeyBuilder().add(cache.overhangs.key()).add(cache.shadows.key()).add(rules.source).add(rules.on).key();
     out.sites = cache.sites.get(key, [&] {
-      if (!support.on) return std::vector<DemandSite>();
-      return findSites(p, findDemand(*out.overhangs, *out.shadows, support.source, progress), *out.overhangs, progress);
+      if (!rules.on) return std::vector<DemandSite>();
+      return findSites(p, findDemand(*out.overhangs, *out.shadows, rules.source, progress), *out.overhangs, progress);
     });
   }
 
@@ -122,27 +127,29 @@ struct Pipeline::Run {
     std::vector<PartObstacles> inTheWay;
     std::vector<Polygons> barred(build->plan.count());
     std::vector<const DemandSite*> sites;
+    std::uint64_t obstaclesKey = sectionsKey;
     for (std::size_t p = 0; p < build->parts.size(); ++p) {
       const PartBuild& part = build->parts[p];
-      inTheWay.push_back({*part.sections, part.overhangs->demand});
+      inTheWay.push_back({*part.sections, part.overhangs->demand, support[p].gapBeside});
+      obstaclesKey = KeyBuilder().add(obstaclesKey).add(support[p].gapBeside).add(support[p].freeLean).key();
       for (std::size_t l = 0; l < part.shadows->barred.size(); ++l)
         barred[l].insert(barred[l].end(), part.shadows->barred[l].begin(), part.shadows->barred[l].end());
       for (const DemandSite& site : *part.sites) sites.push_back(&site);
     }
-    const std::uint64_t obstaclesKey = KeyBuilder().add(sectionsKey).add(support.gapBeside).add(support.freeLean).key();
     if (sites.empty()) return void(columnsKey = 0);
     const auto obstacles = pipeline.obstacles_.get(
-        obstaclesKey, [&] { return findObstacles(build->plan, inTheWay, support, progress); });
+        obstaclesKey, [&] { return findObstacles(build->plan, inTheWay, progress); });
     stage("letting supports down", 0.35);
-    const std::uint64_t common = KeyBuilder().add(obstaclesKey).add(keyOfRules(support)).key();
     std::vector<std::uint64_t> keys(sites.size());
     build->columns.resize(sites.size());
     parallelFor(sites.size(), progress, [&](std::size_t i) {
-      keys[i] = KeyBuilder().add(common).add(keyOfSite(*sites[i])).add(keyOfBarred(barred, *sites[i], columnSpread(support))).key();
+      const SupportRules& rules = support[sites[i]->part];
+      keys[i] = KeyBuilder().add(obstaclesKey).add(keyOfRules(rules)).add(sites[i]->part).add(keyOfSite(*sites[i]))
+                    .add(keyOfBarred(barred, *sites[i], columnSpread(rules))).key();
       const auto found = pipeline.columns_.find(keys[i]);
       build->columns[i] = found != pipeline.columns_.end()
                               ? found->second
-                              : std::make_shared<const Column>(buildColumn(*sites[i], *obstacles, barred, support, progress));
+                              : std::make_shared<const Column>(buildColumn(*sites[i], *obstacles, barred, rules, progress));
     });
     pipeline.columns_.clear();
     for (std::size_t i = 0; i < sites.size(); ++i) {
@@ -152,7 +159,7 @@ struct Pipeline::Run {
   }
 
   void layPaths() {
-    LayerBuilder builder(project, *build, support, sectionsKey, pipeline.book_, progress);
+    LayerBuilder builder(project, *build, sectionsKey, pipeline.book_, progress);
     std::vector<std::uint64_t> keys(builder.count());
     std::vector<std::shared_ptr<const PrintLayer>> layers(builder.count());
     parallelFor(builder.count(), progress, [&](std::size_t i) {
@@ -170,6 +177,7 @@ struct Pipeline::Run {
     while (pipeline.parts_.size() < project.parts.size()) pipeline.parts_.push_back(std::make_unique<PartCache>());
     pipeline.parts_.resize(project.parts.size());
     build->parts.resize(project.parts.size());
+    for (std::size_t p = 0; p < project.parts.size(); ++p) support.push_back(supportRules(settingsOf(project, p)));
     progress.report(0, running);
     for (std::size_t p = 0; p < project.parts.size(); ++p) {
       cutPart(p);

@@ -47,7 +47,11 @@ class Pipeline {
   std::unordered_map<std::uint64_t, std::shared_ptr<const Column>> columns_;
   std::unordered_map<std::uint64_t, std::shared_ptr<const PrintLayer>> layers_;
   PathBook book_;
-  std::unordered_map<std::uint64_t, std::shared_ptr<const MeshFigures>> figures_;
+  struct Looked {
+    std::shared_ptr<const MeshFigures> figures;
+    std::shared_ptr<const MeshHealth> health;
+  };
+  std::unordered_map<std::uint64_t, Looked> looked_;  // by mesh
 };
 
 }  // namespace trellis

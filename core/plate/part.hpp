@@ -2,10 +2,10 @@
 // One thing to print: its mesh, where it stands, and the decisions painted on it.
 #pragma once
 
-#include "core/marks/marks.hpp"
+#include "core/marks/carry.hpp"
 #include "core/plate/placement.hpp"
+#include "core/settings/settings.hpp"
 
-#include <string>
 
 namespace trellis {
 
@@ -14,6 +14,8 @@ struct Part {
   MeshPtr mesh;
   Placement placement;
   MarksPtr marks = std::make_shared<const Marks>();
+  Overrides settings = {};  // where this part differs from the plate
+  std::vector<LostMarks> lostMarks = {};  // what the last replacement of its mesh could not keep
 };
 
 using PartPtr = std::shared_ptr<const Part>;

@@ -12,6 +12,7 @@ struct Placement {
   Vec3 position = Vec3::Zero();  // plate coordinates, mm
   Vec3 turn = Vec3::Zero();      // degrees about the plate's x, then y, then z
   Vec3 scale = Vec3::Ones();     // along the mesh's own axes; negative mirrors, never 0
+  bool rests = true;  // drops back to the plate whenever it is turned or scaled; false once it was lifted
 
   bool operator==(const Placement&) const = default;
 };
@@ -21,6 +22,13 @@ Affine transformOf(const Placement& placement, const TriangleMesh& mesh);
 
 // Bounding box of the placed mesh, exact over its vertices.
 Box3 placedBounds(const Placement& placement, const TriangleMesh& mesh);
+
+// The turn of a placement as a matrix, and the figures that give one: degrees about x, then y, then z.
+Eigen::Matrix3d turnOf(const Vec3& degrees);
+Vec3 degreesOf(const Eigen::Matrix3d& turn);
+
+// The mirror image across a plane through the part's middle, square to one of the plate's axes (0, 1, 2).
+Placement mirrored(const Placement& placement, int axis);
 
 // The placement moved straight down or up until the part's lowest point is at height z.
 Placement droppedTo(const Placement& placement, const TriangleMesh& mesh, double z);

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/marks/brush.hpp"
+#include "core/mesh/mend.hpp"
 #include "core/project/project.hpp"
 
 #include <optional>
@@ -16,11 +17,40 @@ struct AddParts {
 struct RemovePart {
   std::size_t part = 0;
 };
-// What is not given stays as it is. Afterwards the part is dropped to the plate if asked.
+// A copy beside the part, with its marks and settings.
+struct CopyPart {
+  std::size_t part = 0;
+};
+struct MirrorPart {
+  std::size_t part = 0;
+  int axis = 0;  // of the plate: 0, 1, 2
+};
+// Every part to a place of its own, nearest to the plate's middle.
+struct ArrangeParts {
+  double gap = 5;  // mm between parts
+};
+// What is not given stays as it is. A part that rests drops back to the plate after it was turned or scaled;
+// a position or a lift off the plate ends that.
 struct PlacePart {
   std::size_t part = 0;
   std::optional<Vec3> position, turn, scale;
-  bool drop = false;
+  std::optional<Vec3> size = {};    // mm along the mesh's axes; 0 follows in proportion
+  std::optional<double> lift = {};  // mm from the plate to the part's lowest point
+  bool drop = false;                // lift 0
+};
+// Turns the part until the face nearest to a place lies on the plate, or rather the hull's face under it.
+struct LayFaceDown {
+  std::size_t part = 0;
+  Vec3 at = Vec3::Zero();  // plate coordinates
+};
+struct MendPart {
+  std::size_t part = 0;
+  MendBy way = MendBy::repair;
+};
+// A revised mesh in the same coordinates as the old one. Marks stay where surface still is.
+struct ReplaceMesh {
+  std::size_t part = 0;
+  MeshPtr mesh;
 };
 struct MarkWithBall {
   std::size_t part = 0;
@@ -35,12 +65,15 @@ struct ClearMarks {
 struct ChangeSetting {
   std::string key;
   SettingValue value;
+  std::optional<std::size_t> part = {};  // for one part only
 };
 struct ResetSetting {
   std::string key;
+  std::optional<std::size_t> part = {};
 };
 
-using Operation = std::variant<AddParts, RemovePart, PlacePart, MarkWithBall, ClearMarks, ChangeSetting, ResetSetting>;
+using Operation = std::variant<AddParts, RemovePart, CopyPart, MirrorPart, ArrangeParts, PlacePart, LayFaceDown, MendPart,
+                               ReplaceMesh, MarkWithBall, ClearMarks, ChangeSetting, ResetSetting>;
 
 // As the Edit menu names it: "enforce stroke", "gap above 0.22 mm".
 std::string nameOf(const Operation& operation);
@@ -48,9 +81,14 @@ std::string nameOf(const Operation& operation);
 // The project after the operation. Throws Error when it names a part, key or value that does not fit.
 ProjectPtr performed(const Project& project, const Operation& operation);
 
+// The part with another mesh in the same coordinates: where it stands and what is marked stays, as far as
+// the surface does.
+Part withMesh(const Part& part, const MeshPtr& mesh, const Progress& progress);
+
 // From the command line's JSON, see docs/formats/operations.md. Throws Error naming what is wrong.
-Operation operationFrom(const nlohmann::json& json);
-// A whole list; the error says which entry.
-std::vector<Operation> operationsFrom(const nlohmann::json& list);
+// settings say how large the plate is that parts are added to.
+Operation operationFrom(const nlohmann::json& json, const Settings& settings = {});
+// A whole list performed in order; the error says which entry.
+ProjectPtr performedAll(const Project& project, const nlohmann::json& list);
 
 }  // namespace trellis

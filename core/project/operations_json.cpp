@@ -58,15 +58,33 @@ Mark markFrom(const std::string& word) {
   throw Error(fmt::format("\"as\" cannot be {}. It can be enforce, block or none.", word));
 }
 
-// The file's meshes on a plate of the usual size; its path is taken from where the program runs.
-Operation addFrom(const Json& json) {
-  const std::filesystem::path file = textIn(json, "file");
-  return AddParts{partsFrom(readMeshFile(file, Progress()), Settings())};
+// Paths are taken from where the program runs; the plate's size from the project the list is performed on.
+Operation addFrom(const Json& json, const Settings& settings) {
+  return AddParts{partsFrom(readMeshFile(textIn(json, "file"), Progress()), settings)};
+}
+
+Operation replaceFrom(const Json& json) {
+  const std::string file = textIn(json, "file");
+  const auto meshes = readMeshFile(file, Progress());
+  if (meshes.size() != 1) throw Error(file + " holds several meshes, and a part is replaced by one. Save the one as a file of its own.");
+  return ReplaceMesh{partIn(json), meshes[0].mesh};
+}
+
+int axisFrom(const Json& json) {
+  const std::string axis = textIn(json, "axis");
+  if (axis != "x" && axis != "y" && axis != "z") throw Error(fmt::format("\"axis\" cannot be {}. It can be x, y or z.", axis));
+  return axis[0] - 'x';
+}
+
+MendBy wayFrom(const Json& json) { return yesIn(json, "wrap") ? MendBy::wrap : MendBy::repair; }
+
+std::optional<double> optionalNumber(const Json& json, const char* key) {
+  return json.contains(key) ? std::optional(numberIn(json[key], key)) : std::nullopt;
 }
 
 Operation placeFrom(const Json& json) {
   return PlacePart{partIn(json), optionalVector(json, "position"), optionalVector(json, "rotate"),
-                   optionalVector(json, "scale"), yesIn(json, "drop")};
+                   optionalVector(json, "scale"), optionalVector(json, "size"), optionalNumber(json, "lift"), yesIn(json, "drop")};
 }
 
 Operation markOperationFrom(const Json& json) {
@@ -93,37 +111,44 @@ Operation clearFrom(const Json& json) {
   throw Error(fmt::format("\"what\" cannot be {}. It can be marks, enforce or block.", what));
 }
 
+std::optional<std::size_t> onePart(const Json& json) { return json.contains("part") ? std::optional(partIn(json)) : std::nullopt; }
+
 Operation setFrom(const Json& json) {
   const std::string key = textIn(json, "key");
-  Settings settings;
-  settings.set(key, member(json, "value"));  // checks it against the table
-  return ChangeSetting{key, settings.value(key)};
+  return ChangeSetting{key, settingFrom(key, member(json, "value")), onePart(json)};
 }
 
 }  // namespace
 
-Operation operationFrom(const Json& json) {
+Operation operationFrom(const Json& json, const Settings& settings) {
   if (!json.is_object()) throw Error("An operation has to be a JSON object.");
   const std::string what = textIn(json, "do");
-  if (what == "add") return addFrom(json);
+  if (what == "add") return addFrom(json, settings);
+  if (what == "remove_part") return RemovePart{partIn(json)};
+  if (what == "copy") return CopyPart{partIn(json)};
+  if (what == "mirror") return MirrorPart{partIn(json), axisFrom(json)};
+  if (what == "arrange") return ArrangeParts{optionalNumber(json, "gap").value_or(ArrangeParts().gap)};
   if (what == "place") return placeFrom(json);
+  if (what == "lay_down") return LayFaceDown{partIn(json), vectorIn(member(json, "at"), "at")};
+  if (what == "mend") return MendPart{partIn(json), wayFrom(json)};
+  if (what == "replace") return replaceFrom(json);
   if (what == "mark") return markOperationFrom(json);
   if (what == "clear") return clearFrom(json);
   if (what == "set") return setFrom(json);
-  if (what == "reset") return ResetSetting{textIn(json, "key")};
-  if (what == "remove_part") return RemovePart{partIn(json)};
-  throw Error(fmt::format("\"do\" cannot be {}. It can be add, place, mark, clear, set, reset or remove_part.", what));
+  if (what == "reset") return ResetSetting{textIn(json, "key"), onePart(json)};
+  throw Error(fmt::format("\"do\" cannot be {}. It can be add, remove_part, copy, mirror, arrange, place, lay_down, mend, replace, "
+                          "mark, clear, set or reset.", what));
 }
 
-std::vector<Operation> operationsFrom(const Json& list) {
+ProjectPtr performedAll(const Project& project, const Json& list) {
   if (!list.is_array()) throw Error("Operations have to be a JSON list.");
-  std::vector<Operation> operations;
-  for (const Json& entry : list) try {
-      operations.push_back(operationFrom(entry));
+  auto result = std::make_shared<const Project>(project);
+  for (std::size_t i = 0; i < list.size(); ++i) try {
+      result = performed(*result, operationFrom(list[i], result->settings));
     } catch (const Error& error) {
-      throw Error(fmt::format("Operation {}: {}", operations.size() + 1, error.what()));
+      throw Error(fmt::format("Operation {}: {}", i + 1, error.what()));
     }
-  return operations;
+  return result;
 }
 
 }  // namespace trellis

@@ -3,6 +3,8 @@
 
 namespace trellis {
 
+Settings settingsOf(const Project& project, std::size_t part) { return project.settings.with(project.parts[part]->settings); }
+
 std::vector<PartPtr> partsFrom(const std::vector<NamedMesh>& meshes, const Settings& settings) {
   Box3 box;
   for (const NamedMesh& mesh : meshes) box.extend(mesh.mesh->bounds);

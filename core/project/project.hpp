@@ -14,6 +14,9 @@ struct Project {
   Settings settings;
 };
 
+// The settings in force for one part: the plate's, with the part's own on top.
+Settings settingsOf(const Project& project, std::size_t part);
+
 using ProjectPtr = std::shared_ptr<const Project>;
 
 // Meshes from files as parts in the middle of the plate, dropped onto it, in a row where there are

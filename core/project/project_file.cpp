@@ -123,25 +123,29 @@ MeshPtr unpackMesh(std::string_view bytes, const std::string& what) {
   return makeMesh(std::move(vertices), std::move(facets));
 }
 
-// Settings that this version does not know are left out, those out of range too: their defaults hold.
-void readSettings(Settings& settings, const Json& values, bool lenient) {
+// Of a newer version, settings that this one does not know or allow are left out: what is below them holds.
+void readOverrides(Overrides& overrides, const Json& values, bool lenient) {
   for (const auto& [key, value] : values.items()) try {
-      settings.set(key, value);
+      overrides.insert_or_assign(key, settingFrom(key, value));
     } catch (const Error&) {
       if (!lenient) throw;
     }
 }
 
-Part readPart(const Json& json, const ArchiveReader& archive, std::map<std::string, MeshPtr>& meshes, const std::string& name) {
+Part readPart(const Json& json, const ArchiveReader& archive, std::map<std::string, MeshPtr>& meshes, const std::string& name, bool lenient) {
   Part part;
   part.name = json.at("name").get<std::string>();
   const auto meshEntry = json.at("mesh").get<std::string>();
   MeshPtr& mesh = meshes[meshEntry];
   if (!mesh) mesh = unpackMesh(archive.read(meshEntry), name + " (" + meshEntry + ")");
   part.mesh = mesh;
-  part.placement = {vectorFrom(json.at("position")), vectorFrom(json.at("turn")), vectorFrom(json.at("scale"))};
+  part.placement = {vectorFrom(json.at("position")), vectorFrom(json.at("turn")), vectorFrom(json.at("scale")), json.value("rests", true)};
   if (!part.placement.position.allFinite() || !part.placement.turn.allFinite() || (part.placement.scale.array() == 0).any())
     throw Error(name + " is damaged: it places " + part.name + " nowhere. Use an earlier copy.");
+  if (json.contains("settings")) readOverrides(part.settings, json["settings"], lenient);
+  if (json.contains("lost_marks"))
+    for (const Json& lost : json["lost_marks"])
+      part.lostMarks.push_back({lost.at("as") == "block" ? Mark::block : Mark::enforce, lost.at("area_mm2").get<double>(), vectorFrom(lost.at("at"))});
   if (json.contains("marks")) {
     const auto marksEntry = json.at("marks").get<std::string>();
     part.marks = unpackMarks(archive.read(marksEntry), mesh->facets.size(), name + " (" + marksEntry + ")");
@@ -168,10 +172,12 @@ OpenedProject readProject(std::string_view bytes, const std::string& name) {
     OpenedProject opened;
     opened.fromNewerVersion = decisions.at("format").get<int>() > projectFormat;
     auto project = std::make_shared<Project>();
-    readSettings(project->settings, decisions.at("settings"), opened.fromNewerVersion);
+    Overrides settings;
+    readOverrides(settings, decisions.at("settings"), opened.fromNewerVersion);
+    project->settings = Settings().with(settings);
     std::map<std::string, MeshPtr> meshes;
     for (const Json& part : decisions.at("parts"))
-      project->parts.push_back(std::make_shared<const Part>(readPart(part, archive, meshes, name)));
+      project->parts.push_back(std::make_shared<const Part>(readPart(part, archive, meshes, name, opened.fromNewerVersion)));
     opened.project = std::move(project);
     return opened;
   } catch (const Json::exception&) {
@@ -190,7 +196,10 @@ std::string packProject(const Project& project) {
     const Part& part = *project.parts[p];
     Json json{{"name", part.name}, {"object", list.ofPart[p] + 1}, {"mesh", attachments[list.ofPart[p]].first},
               {"mesh_key", fmt::format("{:016x}", part.mesh->key)}, {"position", toJson(part.placement.position)},
-              {"turn", toJson(part.placement.turn)}, {"scale", toJson(part.placement.scale)}};
+              {"turn", toJson(part.placement.turn)}, {"scale", toJson(part.placement.scale)}, {"rests", part.placement.rests}};
+    for (const auto& [key, value] : part.settings) json["settings"][key] = toJson(value);
+    for (const LostMarks& lost : part.lostMarks)
+      json["lost_marks"].push_back({{"as", lost.kind == Mark::enforce ? "enforce" : "block"}, {"area_mm2", lost.area}, {"at", toJson(lost.at)}});
     if (!part.marks->empty()) {
       attachments.emplace_back(fmt::format("Trellis/marks-{}.bin", p), packMarks(*part.marks));
       json["marks"] = attachments.back().first;

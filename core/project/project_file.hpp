@@ -7,7 +7,7 @@
 
 namespace trellis {
 
-inline constexpr int projectFormat = 1;
+inline constexpr int projectFormat = 2;  // 1 had no settings of single parts and no parts that float
 
 struct OpenedProject {
   ProjectPtr project;

@@ -70,34 +70,55 @@ int Settings::whole(std::string_view key) const { return static_cast<int>(std::g
 bool Settings::yes(std::string_view key) const { return std::get<bool>(value(key)); }
 const std::string& Settings::text(std::string_view key) const { return std::get<std::string>(value(key)); }
 
-void Settings::set(std::string_view key, const SettingValue& given) {
+void checkSetting(std::string_view key, const SettingValue& given) {
   const SettingRow& row = settingRow(key);
-  if (!fits(row, given)) throw unfit(row, trellis::toJson(given).dump());
-  if (given == row.standard)
+  if (!fits(row, given)) throw unfit(row, toJson(given).dump());
+}
+
+SettingValue settingFrom(std::string_view key, const nlohmann::json& given) {
+  const SettingRow& row = settingRow(key);
+  SettingValue value;
+  if (given.is_boolean())
+    value = given.get<bool>();
+  else if (given.is_number())
+    value = given.get<double>();
+  else if (given.is_string())
+    value = given.get<std::string>();
+  else
+    throw unfit(row, given.dump().substr(0, 40));
+  checkSetting(key, value);
+  return value;
+}
+
+SettingValue settingFromText(std::string_view key, std::string_view given) {
+  const SettingRow& row = settingRow(key);
+  SettingValue value = std::string(given);
+  if (row.kind == SettingKind::yesNo) {
+    const bool yes = given == "true" || given == "on" || given == "yes";
+    if (!yes && given != "false" && given != "off" && given != "no") throw unfit(row, std::string(given));
+    value = yes;
+  } else if (row.kind == SettingKind::number || row.kind == SettingKind::whole) {
+    double number = 0;
+    const auto [end, status] = std::from_chars(given.data(), given.data() + given.size(), number);
+    if (status != std::errc{} || end != given.data() + given.size()) throw unfit(row, std::string(given));
+    value = number;
+  }
+  checkSetting(key, value);
+  return value;
+}
+
+void Settings::set(std::string_view key, const SettingValue& given) {
+  checkSetting(key, given);
+  if (given == settingRow(key).standard)
     reset(key);
   else
     values_.insert_or_assign(std::string(key), given);
 }
 
-void Settings::set(std::string_view key, const nlohmann::json& given) {
-  if (given.is_boolean()) return set(key, SettingValue(given.get<bool>()));
-  if (given.is_number()) return set(key, SettingValue(given.get<double>()));
-  if (given.is_string()) return set(key, SettingValue(given.get<std::string>()));
-  throw unfit(settingRow(key), given.dump().substr(0, 40));
-}
-
-void Settings::setFromText(std::string_view key, std::string_view given) {
-  const SettingRow& row = settingRow(key);
-  if (row.kind == SettingKind::yesNo) {
-    const bool yes = given == "true" || given == "on" || given == "yes";
-    if (!yes && given != "false" && given != "off" && given != "no") throw unfit(row, std::string(given));
-    return set(key, SettingValue(yes));
-  }
-  if (row.kind == SettingKind::choice || row.kind == SettingKind::text) return set(key, SettingValue(std::string(given)));
-  double number = 0;
-  const auto [end, status] = std::from_chars(given.data(), given.data() + given.size(), number);
-  if (status != std::errc{} || end != given.data() + given.size()) throw unfit(row, std::string(given));
-  set(key, SettingValue(number));
+Settings Settings::with(const Overrides& overrides) const {
+  Settings result = *this;
+  for (const auto& [key, value] : overrides) result.set(key, value);
+  return result;
 }
 
 void Settings::reset(std::string_view key) {
@@ -114,7 +135,7 @@ nlohmann::json Settings::toJson() const {
 
 void Settings::readJson(const nlohmann::json& values) {
   if (!values.is_object()) throw Error("Settings have to be a JSON object of keys and values.");
-  for (const auto& [key, value] : values.items()) set(key, value);
+  for (const auto& [key, value] : values.items()) set(key, settingFrom(key, value));
 }
 
 nlohmann::json toJson(const SettingValue& value) {

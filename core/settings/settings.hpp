@@ -26,6 +26,7 @@ struct SettingRow {
   SettingValue standard;     // the default
   std::vector<std::string> choices;
   std::string help;    // what it does, which way to turn it, what it costs
+  bool perPart = false;  // a part may differ from the plate
 };
 
 // Every setting, in the order they are shown.
@@ -33,6 +34,16 @@ const std::vector<SettingRow>& settingsTable();
 
 // Throws Error naming the key when there is no such setting.
 const SettingRow& settingRow(std::string_view key);
+
+// What differs from somebody else's values, by key.
+using Overrides = std::map<std::string, SettingValue, std::less<>>;
+
+// Throws Error with the permitted range when the value does not fit the key's row, or naming the key when
+// there is no such setting.
+void checkSetting(std::string_view key, const SettingValue& value);
+// The same from JSON or from text as typed on a command line ("0.22", "on", "plate"), as a value.
+SettingValue settingFrom(std::string_view key, const nlohmann::json& value);
+SettingValue settingFromText(std::string_view key, std::string_view text);
 
 // Values for every key; those not set have their default.
 class Settings {
@@ -44,9 +55,6 @@ class Settings {
 
   // Throws Error with the permitted range when the value does not fit the row.
   void set(std::string_view key, const SettingValue& value);
-  // The same from JSON, or from text as typed on a command line ("0.22", "on", "plate").
-  void set(std::string_view key, const nlohmann::json& value);
-  void setFromText(std::string_view key, std::string_view value);
   void reset(std::string_view key);
 
   const SettingValue& value(std::string_view key) const;
@@ -56,10 +64,13 @@ class Settings {
   nlohmann::json toJson() const;
   void readJson(const nlohmann::json& values);
 
+  // These values with others on top.
+  Settings with(const Overrides& overrides) const;
+
   bool operator==(const Settings&) const = default;
 
  private:
-  std::map<std::string, SettingValue, std::less<>> values_;
+  Overrides values_;  // what differs from the defaults
 };
 
 nlohmann::json toJson(const SettingValue& value);

@@ -114,6 +114,12 @@ void addMachine(std::vector<SettingRow>& rows) {
   rows.push_back(number("filament.bed_temperature", "Bed temperature", "°C", 0, 200, 60, "While printing."));
 }
 
+// Layers, speeds, the machine and the filament are the plate's; walls, skins, infill and supports may be a
+// part's own.
+bool isPerPart(const std::string& key) {
+  return key == "walls" || key.starts_with("skin.") || key.starts_with("infill.") || key.starts_with("support.");
+}
+
 }  // namespace
 
 const std::vector<SettingRow>& settingsTable() {
@@ -123,6 +129,7 @@ const std::vector<SettingRow>& settingsTable() {
     addSupport(all);
     addFeatures(all);
     addMachine(all);
+    for (SettingRow& row : all) row.perPart = isPerPart(row.key);
     return all;
   }();
   return rows;

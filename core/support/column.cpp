@@ -31,6 +31,7 @@ class ColumnBuilder {
       : site_(site), obstacles_(obstacles), barred_(barred), rules_(rules) {}
 
   Column build(const Progress& progress) {
+    column_.part = site_.part;
     const std::vector<double> heights = planHeights(obstacles_.plan, site_.lowest, site_.highest(), rules_);
     letDown(heights, progress);
     standOnSomething();

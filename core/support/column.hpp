@@ -15,6 +15,7 @@ struct ColumnSlab {
 };
 
 struct Column {
+  std::size_t part = 0;  // of its site
   std::vector<ColumnSlab> slabs;  // highest first
   std::vector<double> contactTops;  // heights, mm, at which a slab ends under the part
   double wanted = 0;       // mm² of demand in plan

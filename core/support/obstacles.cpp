@@ -33,8 +33,7 @@ Polygons standingRoom(const Polygons& below, const Polygons& section, double rea
 
 }  // namespace
 
-Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>& parts, const SupportRules& rules,
-                        const Progress& progress) {
+Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>& parts, const Progress& progress) {
   Obstacles result;
   result.plan = plan;
   result.sections = together(plan, parts, [](const PartObstacles& part) -> const Layers& { return part.sections; }, progress);
@@ -52,9 +51,16 @@ Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>&
       const Polygons room = standingRoom(result.sections[i - 1], section, step * slope);
       exempt.insert(exempt.end(), room.begin(), room.end());
     }
-    const bool all = exempt.empty();
-    result.walls[i] = all ? asLines(section) : linesOutside(asLines(section), grow(unite(exempt), 0.01));
-    result.besides[i] = all ? grow(section, rules.gapBeside) : unite(section, around(result.walls[i], rules.gapBeside));
+    const Polygons freed = exempt.empty() ? Polygons{} : grow(unite(exempt), 0.01);
+    Polygons beside;
+    for (const PartObstacles& part : parts) {
+      if (i >= part.sections.size() || part.sections[i].empty()) continue;
+      const Polygons walls = freed.empty() ? asLines(part.sections[i]) : linesOutside(asLines(part.sections[i]), freed);
+      const Polygons kept = freed.empty() ? grow(part.sections[i], part.gapBeside) : unite(part.sections[i], around(walls, part.gapBeside));
+      result.walls[i].insert(result.walls[i].end(), walls.begin(), walls.end());
+      beside.insert(beside.end(), kept.begin(), kept.end());
+    }
+    result.besides[i] = parts.size() > 1 ? unite(beside) : std::move(beside);
   });
   return result;
 }

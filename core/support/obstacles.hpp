@@ -21,6 +21,7 @@ struct Obstacles {
 struct PartObstacles {
   const std::vector<Polygons>& sections;
   const std::vector<Polygons>& hanging;  // demand by lean: surface that support reaches from below
+  double gapBeside;                      // mm, kept from this part
 };
 
 // Up-facing surface that leans back at least this far from vertical, degrees, is stood on and not passed
@@ -29,7 +30,6 @@ struct PartObstacles {
 // comes up to it with the gap above.
 inline constexpr double standingSlope = 45;
 
-Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>& parts, const SupportRules& rules,
-                        const Progress& progress);
+Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>& parts, const Progress& progress);
 
 }  // namespace trellis

@@ -210,8 +210,9 @@ SupportLayers assembleSupport(const Columns& columns, const Progress& progress) 
       const auto [entry, fresh] = numbers.try_emplace(sets.find(first[l] + r), result.pieces.size());
       if (fresh) result.pieces.push_back({drafts[l].bottom, drafts[l].top, {}, 0});
       account(result.pieces[entry->second], region, drafts[l], carries(region, drafts[l].top, columns));
-      const std::uint64_t areaKey = KeyBuilder().add(region.interface).add(keyOf(region.area)).key();
-      layer.regions.push_back({entry->second, region.interface, std::move(region.area), areaKey});
+      const std::size_t part = region.sites.empty() ? 0 : columns[region.sites.front()]->part;
+      const std::uint64_t areaKey = KeyBuilder().add(region.interface).add(part).add(keyOf(region.area)).key();
+      layer.regions.push_back({entry->second, region.interface, part, std::move(region.area), areaKey});
     }
     if (layer.regions.empty()) continue;
     std::stable_sort(layer.regions.begin(), layer.regions.end(),

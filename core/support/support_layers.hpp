@@ -10,6 +10,7 @@ namespace trellis {
 struct PieceRegion {
   std::size_t piece = 0;  // index into SupportLayers::pieces
   bool interface = false;  // upper interface, else body
+  std::size_t part = 0;    // whose settings it is printed by: that of its first site
   Polygons area;
   std::uint64_t key = 0;   // of area and interface: straight columns have the same in every layer
 };

@@ -47,7 +47,7 @@ TEST(Findings, ABrokenMeshIsNamedWithItsFigures) {
   open.facets.pop_back();
   const Findings findings = findingsOf(projectOf(makeMesh(open.vertices, open.facets)));
   ASSERT_THAT(findings, withCode("broken-mesh"));
-  EXPECT_THAT(findings.front().message, HasSubstr("3 open edges"));
+  EXPECT_THAT(findings.front().message, HasSubstr("1 hole (3 open edges)"));
 }
 
 TEST(Findings, WhatMeetsNoLayerIsMadeThicker) {

@@ -225,7 +225,7 @@ TEST(Demo, PartsAreSoundAndOfTheSizePromised) {
 TEST(Demo, OneEnforcerUnderTheFrondsTip) {
   const auto meshes = readMeshFile(TRELLIS_DEMO "/frond.stl", Progress());
   auto project = std::make_shared<Project>();
-  project->settings.set("support.source", nlohmann::json("decisions"));
+  project->settings.set("support.source", std::string("decisions"));
   project->parts = partsFrom(meshes, project->settings);
   const auto before = build(project);
   ASSERT_FALSE(before->parts[0].overhangs->starts.empty());

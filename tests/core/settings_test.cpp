@@ -35,15 +35,15 @@ TEST(SettingsTable, TakesTheFiguresOfTheTrade) {
 
 TEST(Settings, ReadTextAsTypedAndSayWhatDoesNotFit) {
   Settings settings;
-  settings.setFromText("support.on", "off");
-  settings.setFromText("support.gap.above", "0.22");
-  settings.setFromText("support.footing", "plate");
+  settings.set("support.on", settingFromText("support.on", "off"));
+  settings.set("support.gap.above", settingFromText("support.gap.above", "0.22"));
+  settings.set("support.footing", settingFromText("support.footing", "plate"));
   EXPECT_FALSE(settings.yes("support.on"));
   EXPECT_EQ(settings.number("support.gap.above"), 0.22);
   EXPECT_EQ(settings.text("support.footing"), "plate");
   const auto refusal = [&](const char* key, const char* text) -> std::string {
     try {
-      settings.setFromText(key, text);
+      settings.set(key, settingFromText(key, text));
     } catch (const Error& error) {
       return error.what();
     }
@@ -65,7 +65,7 @@ TEST(Settings, KeepOnlyWhatDiffersFromTheDefaults) {
   settings.readJson({{"walls", 3}, {"support.source", "floating"}});
   EXPECT_EQ(settings.toJson(), json({{"walls", 3.0}, {"support.source", "floating"}}));
   settings.reset("walls");
-  settings.set("support.source", json("overhangs"));
+  settings.set("support.source", std::string("overhangs"));
   EXPECT_TRUE(settings.toJson().empty());
   EXPECT_THROW(settings.readJson(json::array()), Error);
   EXPECT_THROW(settings.readJson({{"walls", json::array()}}), Error);
