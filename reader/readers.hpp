@@ -10,8 +10,13 @@ namespace trellis {
 // A 3MF package by lib3mf: one mesh for every mesh object of every build item, placed, in mm.
 std::vector<NamedMesh> read3mf(const std::string& path);
 
-// OBJ, PLY and OFF by Assimp, everything in the file as one mesh; AMF, plain or zipped, one mesh for every
-// object, in mm.
+// OFF by CGAL, as one mesh. (Assimp 5.2.5 stumbles over comments and colours in it.)
+std::vector<NamedMesh> readOff(const std::string& path);
+
+// OBJ and PLY by Assimp: everything in the file as one mesh.
 std::vector<NamedMesh> readByAssimp(const std::string& path, MeshFormat format);
+
+// AMF, plain or zipped: one mesh for every object of every constellation, placed, in mm.
+std::vector<NamedMesh> readAmf(const std::string& path);
 
 }  // namespace trellis

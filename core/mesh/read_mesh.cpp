@@ -22,8 +22,14 @@ MeshFormat bySuffix(const std::string& name) {
   return suffix.empty() ? MeshFormat::none : formatNamed(suffix.substr(1));
 }
 
-// OFF begins with its name, which letters for what else each vertex carries may stand before.
+// OFF begins, after any comments, with its name, which letters for what else each vertex carries may stand
+// before.
 bool looksOff(std::string_view bytes) {
+  while (bytes.starts_with('#') || bytes.starts_with('\n') || bytes.starts_with('\r')) {
+    const std::size_t end = bytes.find('\n');
+    if (end == std::string_view::npos) return false;
+    bytes.remove_prefix(end + 1);
+  }
   const std::size_t at = bytes.find("OFF");
   return at != std::string_view::npos && at <= 5 && bytes.substr(0, at).find_first_not_of("STCN4n") == std::string_view::npos;
 }
