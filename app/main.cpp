@@ -18,7 +18,7 @@ int main(int argc, char** argv) {
   parser.setApplicationDescription("Decide where support goes, and see it at once.");
   parser.addHelpOption();
   parser.addVersionOption();
-  parser.addPositionalArgument("file", "a mesh (STL, 3MF) or a project");
+  parser.addPositionalArgument("file", "a mesh (STL, OBJ, PLY, OFF, 3MF, AMF) or a project");
   const QCommandLineOption shots("shots", "Write pictures of the main views into a folder and quit.", "folder");
   parser.addOption(shots);
   parser.process(app);

@@ -3,6 +3,7 @@
 // failed, with a sentence on standard error) or 2 (usage).
 #include "core/assess/report.hpp"
 #include "core/base/files.hpp"
+#include "core/mesh/health.hpp"
 #include "core/mesh/inspect.hpp"
 #include "core/mesh/stl.hpp"
 #include "core/pipeline/pipeline.hpp"
@@ -91,10 +92,16 @@ ProjectPtr loaded(const Options& options, const Progress& progress) {
 
 Json inspectJson(const std::string& name, const TriangleMesh& mesh) {
   const MeshFigures figures = inspect(mesh);
+  std::size_t crossings = 0;
+  Json troubles = Json::array();
+  for (const Trouble& trouble : examine(mesh, Progress()).troubles) {
+    if (trouble.kind == Defect::crossing) crossings = trouble.count;
+    troubles.push_back(inWords(trouble));
+  }
   return {{"name", name}, {"facets", figures.facets}, {"vertices", figures.vertices}, {"shells", figures.shells},
           {"size", {figures.size.x(), figures.size.y(), figures.size.z()}}, {"volume_mm3", figures.volume},
           {"area_mm2", figures.area}, {"open_edges", figures.openEdges}, {"flipped_facets", figures.flippedFacets},
-          {"duplicate_facets", figures.duplicateFacets}};
+          {"duplicate_facets", figures.duplicateFacets}, {"self_crossings", crossings}, {"troubles", troubles}};
 }
 
 void runInspect(const Options& options) {
@@ -108,8 +115,8 @@ void runInspect(const Options& options) {
                p["vertices"].get<int>(), p["shells"].get<int>(), p["shells"] == 1 ? "" : "s");
     fmt::print("  {:.2f} × {:.2f} × {:.2f} mm, {:.1f} mm³, {:.1f} mm²\n", p["size"][0].get<double>(), p["size"][1].get<double>(),
                p["size"][2].get<double>(), p["volume_mm3"].get<double>(), p["area_mm2"].get<double>());
-    fmt::print("  {} open edges, {} flipped facets, {} duplicate facets\n", p["open_edges"].get<int>(),
-               p["flipped_facets"].get<int>(), p["duplicate_facets"].get<int>());
+    for (const Json& trouble : p["troubles"]) fmt::print("  {}\n", trouble.get<std::string>());
+    if (p["troubles"].empty()) fmt::print("  closed and sound\n");
   }
 }
 
@@ -223,7 +230,7 @@ void runSettings(const Options& options) {
 }
 
 void addProjectOptions(CLI::App* command, Options& options) {
-  command->add_option("FILE", options.file, "a mesh (STL, 3MF) or a project")->required();
+  command->add_option("FILE", options.file, "a mesh (STL, OBJ, PLY, OFF, 3MF, AMF) or a project")->required();
   command->add_option("--settings", options.settings, "a JSON object of setting keys and values");
   command->add_option("--set", options.sets, "key=value, may be given several times")->allow_extra_args(false);
   command->add_option("--ops", options.ops, "a JSON list of operations, applied in order");
@@ -238,7 +245,7 @@ int main(int argc, char** argv) {
   app.require_subcommand(1);
   Options options;
   CLI::App* inspect = app.add_subcommand("inspect", "figures and health of a mesh");
-  inspect->add_option("FILE", options.file, "a mesh (STL, 3MF) or a project")->required();
+  inspect->add_option("FILE", options.file, "a mesh (STL, OBJ, PLY, OFF, 3MF, AMF) or a project")->required();
   inspect->add_flag("--json", options.json, "JSON on standard output");
   CLI::App* slices = app.add_subcommand("slices", "the layers' cross-sections as SVG, in mm");
   addProjectOptions(slices, options);

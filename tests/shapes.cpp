@@ -9,6 +9,7 @@
 #include <array>
 #include <cmath>
 #include <cstdio>
+#include <cstdlib>
 #include <filesystem>
 
 namespace trellis::test {
@@ -118,6 +119,11 @@ ScratchFolder::ScratchFolder() {
 ScratchFolder::~ScratchFolder() {
   std::error_code ignored;
   std::filesystem::remove_all(path_, ignored);
+}
+
+int rounds(int standard) {
+  const char* asked = std::getenv("TRELLIS_ROUNDS");
+  return asked ? std::atoi(asked) : standard;
 }
 
 CliRun cli(const std::string& arguments) {

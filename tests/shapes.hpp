@@ -44,6 +44,10 @@ class ScratchFolder {
   std::string path_;
 };
 
+// How often a test of random damage is repeated: the number given, or what TRELLIS_ROUNDS says, for a long run
+// by hand.
+int rounds(int standard);
+
 // Runs the command line program; its standard output and error together.
 struct CliRun {
   int code;

@@ -26,18 +26,50 @@ void addTriangle(std::vector<SurfaceVertex>& out, const Corners& placed, bool mi
     out.push_back(surfaceVertex(placed[k], normal, kind));
 }
 
+std::vector<SurfaceVertex> placedSurface(const TriangleMesh& mesh, const Placement& placement, float kind) {
+  std::vector<SurfaceVertex> out;
+  const Affine toPlate = transformOf(placement, mesh);
+  const bool mirrored = toPlate.linear().determinant() < 0;
+  for (std::size_t f = 0; f < mesh.facets.size(); ++f) {
+    const Corners c = mesh.corners(f);
+    addTriangle(out, {toPlate * c[0], toPlate * c[1], toPlate * c[2]}, mirrored, kind);
+  }
+  return out;
+}
+
+void addLine(std::vector<LineVertex>& out, const Vec3& a, const Vec3& b, const QColor& tint) {
+  out.push_back(lineVertex(a, tint));
+  out.push_back(lineVertex(b, tint));
+}
+
 }  // namespace
 
-std::vector<SurfaceVertex> partSurface(const Project& project) {
-  std::vector<SurfaceVertex> out;
-  for (const PartPtr& part : project.parts) {
-    const Affine toPlate = transformOf(part->placement, *part->mesh);
-    const bool mirrored = toPlate.linear().determinant() < 0;
-    for (std::size_t f = 0; f < part->mesh->facets.size(); ++f) {
-      const Corners c = part->mesh->corners(f);
-      addTriangle(out, {toPlate * c[0], toPlate * c[1], toPlate * c[2]}, mirrored, 0);
+std::vector<SurfaceVertex> partSurface(const Part& part) { return placedSurface(*part.mesh, part.placement, 0); }
+
+std::vector<SurfaceVertex> ghostSurface(const TriangleMesh& mesh, const Placement& placement) { return placedSurface(mesh, placement, 5); }
+
+std::vector<LineVertex> defectLines(const Project& project, const Build& build) {
+  constexpr std::size_t mostFacets = 5000;  // of each kind; more is a tangle nobody can read
+  std::vector<LineVertex> out;
+  for (std::size_t p = 0; p < std::min(build.parts.size(), project.parts.size()); ++p) {
+    const Part& part = *project.parts[p];
+    const Affine toPlate = transformOf(part.placement, *part.mesh);
+    for (const Trouble& trouble : build.parts[p].health->troubles) {
+      for (const auto& [a, b] : trouble.openEdges) addLine(out, toPlate * a, toPlate * b, theme().floating);
+      for (std::size_t i = 0; i < std::min(trouble.facets.size(), mostFacets); ++i) {
+        const Corners c = part.mesh->corners(trouble.facets[i]);
+        for (std::size_t k = 0; k < 3; ++k) addLine(out, toPlate * c[k], toPlate * c[(k + 1) % 3], theme().floating);
+      }
     }
   }
+  return out;
+}
+
+std::vector<LineVertex> handleLines(const std::vector<Handle>& handles, const Handle* hot) {
+  std::vector<LineVertex> out;
+  for (const Handle& handle : handles)
+    for (std::size_t i = 1; i < handle.line.size(); ++i)
+      addLine(out, handle.line[i - 1], handle.line[i], &handle == hot ? theme().floating : handle.kind == Handle::turn ? theme().quiet : theme().accent);
   return out;
 }
 
@@ -66,11 +98,7 @@ std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid) {
 std::vector<LineVertex> plateLines(const Settings& settings) {
   const double width = settings.number("machine.width"), depth = settings.number("machine.depth");
   std::vector<LineVertex> out;
-  const auto line = [&](const Vec3& a, const Vec3& b, bool strong) {
-    const QColor tint = strong ? theme().rule.darker(115) : theme().grid;
-    out.push_back(lineVertex(a, tint));
-    out.push_back(lineVertex(b, tint));
-  };
+  const auto line = [&](const Vec3& a, const Vec3& b, bool strong) { addLine(out, a, b, strong ? theme().rule.darker(115) : theme().grid); };
   for (double x = 0; x <= width + 1e-6; x += 10) line({x, 0, 0.01}, {x, depth, 0.01}, std::fmod(x, 50) < 1e-6);
   for (double y = 0; y <= depth + 1e-6; y += 10) line({0, y, 0.01}, {width, y, 0.01}, std::fmod(y, 50) < 1e-6);
   line({width, 0, 0.01}, {width, depth, 0.01}, true);

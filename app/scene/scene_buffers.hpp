@@ -2,6 +2,7 @@
 // What is sent to the graphics card, made from values of the core.
 #pragma once
 
+#include "app/scene/handles.hpp"
 #include "app/window/session.hpp"
 
 #include <vector>
@@ -15,7 +16,10 @@ struct LineVertex {
   float at[3], tint[3];
 };
 
-std::vector<SurfaceVertex> partSurface(const Project& project);
+std::vector<SurfaceVertex> partSurface(const Part& part);
+std::vector<SurfaceVertex> ghostSurface(const TriangleMesh& mesh, const Placement& placement);
+std::vector<LineVertex> defectLines(const Project& project, const Build& build);  // pairs; what is wrong with the meshes
+std::vector<LineVertex> handleLines(const std::vector<Handle>& handles, const Handle* hot);  // pairs
 std::vector<SurfaceVertex> markSurface(const Project& project);
 std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid);
 std::vector<LineVertex> plateLines(const Settings& settings);        // pairs

@@ -2,6 +2,7 @@
 // The hand in the scene: what the mouse and the keys do.
 #include "app/scene/scene_view.hpp"
 
+#include "core/base/hash.hpp"
 #include "core/overhang/lean.hpp"
 
 #include <QGuiApplication>
@@ -52,7 +53,7 @@ void SceneView::describe(const std::optional<Hit>& hit) {
     words += hit->lean < -0.5 ? tr("faces up") : tr("upright wall");
   if (mark == Mark::enforce) words += tr("  ·  enforced by your mark");
   if (mark == Mark::block) words += tr("  ·  blocked by your mark");
-  if (mark == Mark::none && hit->lean > session_.settings().number("support.free_lean")) words += tr("  ·  hangs");
+  if (mark == Mark::none && hit->lean > settingsOf(*session_.project(), hit->part).number("support.free_lean")) words += tr("  ·  hangs");
   Q_EMIT pointedAt(words);
 }
 
@@ -75,16 +76,46 @@ void SceneView::lay(const Hit& hit, bool begins) {
   session_.perform(mark, !begins);
 }
 
+// The part under the pointer as it would rest on the face that is pointed at.
+void SceneView::showGhost(const std::optional<Hit>& hit) {
+  ghostAt_.reset();
+  if (hit && session_.hand() == Hand::settle) {
+    const Part& part = *session_.project()->parts[hit->part];
+    const Vec3& scale = part.placement.scale;
+    const std::uint64_t key = KeyBuilder().add(part.mesh->key).add(scale.x()).add(scale.y()).add(scale.z()).key();
+    if (facesOf_ != key) faces_ = restingFaces(*part.mesh, scale);
+    facesOf_ = key;
+    if (!faces_.empty()) ghostAt_ = turnedDownOn(faces_, part.placement, *part.mesh, hit->facet);
+    if (ghostAt_) {
+      makeCurrent();
+      fill(ghost_, ghostSurface(*part.mesh, *ghostAt_));
+      doneCurrent();
+    }
+  }
+  update();
+}
+
 void SceneView::mousePressEvent(QMouseEvent* event) {
   lastPixel_ = event->position();
   if (event->button() != Qt::LeftButton || sliding_) return;
+  const Handle* handle = handleAt(handles_, camera_, event->position());
   const auto hit = hitAt(event->position());
-  if (session_.brush().active && hit) {
+  if (handle) {
+    drag_.emplace(*handle, *session_.project()->parts[session_.selection().back()], session_.selection().back(), camera_, event->position());
+    dragBegun_ = false;
+  } else if (session_.hand() == Hand::lay && hit) {
     laying_ = true;
     lay(*hit, true);
     over_ = hit;
-  } else if (!session_.brush().active) {
-    session_.selectPart(hit ? static_cast<int>(hit->part) : session_.selectedPart());
+  } else if (session_.hand() == Hand::settle && hit) {
+    session_.setSettling(false);
+    session_.perform(LayFaceDown{hit->part, hit->at});
+    session_.selectPart(static_cast<int>(hit->part));
+  } else if (session_.hand() == Hand::pick && hit) {
+    std::vector<std::size_t> chosen = event->modifiers() & Qt::ControlModifier ? session_.selection() : std::vector<std::size_t>();
+    const bool known = std::erase(chosen, hit->part) > 0;
+    if (!known || chosen.empty()) chosen.push_back(hit->part);
+    session_.select(chosen);
   }
 }
 
@@ -95,16 +126,23 @@ void SceneView::mouseMoveEvent(QMouseEvent* event) {
     camera_.turn(-moved.x() * 0.4, moved.y() * 0.4);
   } else if (event->buttons() & Qt::MiddleButton || (sliding_ && event->buttons() & Qt::LeftButton)) {
     camera_.slide(moved);
+  } else if (drag_ && event->buttons() & Qt::LeftButton) {
+    session_.perform(drag_->to(camera_, event->position(), event->modifiers() & Qt::ShiftModifier), dragBegun_);
+    dragBegun_ = true;
   } else {
+    hot_ = handleAt(handles_, camera_, event->position());
     over_ = hitAt(event->position());
     describe(over_);
+    if (session_.hand() == Hand::settle) showGhost(over_);
     if (laying_ && over_ && event->buttons() & Qt::LeftButton) lay(*over_, false);
   }
   update();
 }
 
 void SceneView::mouseReleaseEvent(QMouseEvent* event) {
-  if (event->button() == Qt::LeftButton) laying_ = false;
+  if (event->button() != Qt::LeftButton) return;
+  laying_ = false;
+  drag_.reset();
 }
 
 void SceneView::wheelEvent(QWheelEvent* event) {
@@ -145,6 +183,7 @@ void SceneView::keyReleaseEvent(QKeyEvent* event) {
 
 void SceneView::leaveEvent(QEvent*) {
   over_.reset();
+  if (ghostAt_) showGhost(std::nullopt);
   Q_EMIT pointedAt(QString());
   update();
 }

@@ -7,8 +7,8 @@
 
 namespace trellis {
 
-SceneOverlay::SceneOverlay(Session& session, const Camera& camera, QWidget* parent)
-    : QWidget(parent), session_(session), camera_(camera) {
+SceneOverlay::SceneOverlay(Session& session, const Camera& camera, const std::vector<Handle>& handles, QWidget* parent)
+    : QWidget(parent), session_(session), camera_(camera), handles_(handles) {
   setAttribute(Qt::WA_TransparentForMouseEvents);
   setAttribute(Qt::WA_NoSystemBackground);
   connect(&session, &Session::projectChanged, this, qOverload<>(&QWidget::update));
@@ -18,6 +18,7 @@ void SceneOverlay::paintEvent(QPaintEvent*) {
   QPainter painter(this);
   painter.setRenderHint(QPainter::Antialiasing);
   if (camera_.pitch() >= 0) drawFigures(painter);  // from below they would lie over the parts
+  drawLetters(painter);
   if (session_.project()->parts.empty()) drawHint(painter);
 }
 
@@ -38,6 +39,19 @@ void SceneOverlay::drawFigures(QPainter& painter) {
   for (double y = 50; y <= depth; y += 50) figure({nearX + (nearX > 0 ? 8 : -8), y, 0}, y);
 }
 
+// Beside each handle, what it changes.
+void SceneOverlay::drawLetters(QPainter& painter) {
+  QFont bold = font();
+  bold.setBold(true);
+  painter.setFont(bold);
+  painter.setPen(theme().accent);
+  for (const Handle& handle : handles_) {
+    if (handle.kind == Handle::turn) continue;
+    if (const auto pixel = camera_.pixelOf(handle.label))
+      painter.drawText(QRectF(pixel->x() - 20, pixel->y() - 9, 40, 18), Qt::AlignCenter, handle.kind == Handle::scale ? tr("size") : QString("xyz").mid(handle.axis, 1));
+  }
+}
+
 void SceneOverlay::drawHint(QPainter& painter) {
   const QRectF card(width() / 2.0 - 190, height() / 2.0 - 60, 380, 110);
   painter.setPen(theme().rule);
@@ -51,7 +65,7 @@ void SceneOverlay::drawHint(QPainter& painter) {
   painter.setFont(font());
   painter.setPen(theme().quiet);
   painter.drawText(card.adjusted(16, 48, -16, -10), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap,
-                   tr("an STL, a 3MF or a saved project. Or open one with Ctrl+O, or try the demo parts from the File menu."));
+                   tr("a mesh (STL, OBJ, PLY, OFF, 3MF, AMF) or a saved project. Or open one with Ctrl+O, or try the demo parts from the File menu."));
 }
 
 }  // namespace trellis

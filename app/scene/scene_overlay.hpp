@@ -3,7 +3,7 @@
 // of its own, because painting over OpenGL with a core profile leaves nothing on some drivers.
 #pragma once
 
-#include "app/scene/camera.hpp"
+#include "app/scene/handles.hpp"
 #include "app/window/session.hpp"
 
 #include <QWidget>
@@ -13,17 +13,19 @@ namespace trellis {
 class SceneOverlay : public QWidget {
   Q_OBJECT
  public:
-  SceneOverlay(Session& session, const Camera& camera, QWidget* parent);
+  SceneOverlay(Session& session, const Camera& camera, const std::vector<Handle>& handles, QWidget* parent);
 
  protected:
   void paintEvent(QPaintEvent* event) override;
 
  private:
   void drawFigures(QPainter& painter);
+  void drawLetters(QPainter& painter);
   void drawHint(QPainter& painter);
 
   Session& session_;
   const Camera& camera_;
+  const std::vector<Handle>& handles_;
 };
 
 }  // namespace trellis

@@ -28,7 +28,7 @@ void askForOpenGl() {
   QSurfaceFormat::setDefaultFormat(format);
 }
 
-SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent), session_(session), overlay_(new SceneOverlay(session, camera_, this)) {
+SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent), session_(session), overlay_(new SceneOverlay(session, camera_, handles_, this)) {
   setMouseTracking(true);
   setFocusPolicy(Qt::StrongFocus);
   setMinimumSize(320, 240);
@@ -46,8 +46,11 @@ SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent),
     const bool wasEmpty = !drawn_ || drawn_->parts.empty();
     plateStale_ = true;
     marksStale_ = true;
+    defectsStale_ = true;
     over_.reset();
+    if (ghostAt_) showGhost(std::nullopt);
     drawn_ = now;
+    refreshHandles();
     if (!now->parts.empty() && (wasEmpty || !fitted_)) fitAll();
     if (now->parts.empty()) {
       fitAll();
@@ -56,19 +59,23 @@ SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent),
     update();
   });
   connect(&session, &Session::shownChanged, this, [this] {
-    supportsStale_ = ribbonsStale_ = true;
+    supportsStale_ = ribbonsStale_ = defectsStale_ = true;
     update();
   });
+  connect(&session, &Session::selectionChanged, this, &SceneView::refreshHandles);
   connect(&session, &Session::rangeChanged, this, [this] {
     ribbonsStale_ = true;
     update();
   });
-  connect(&session, &Session::brushChanged, this, qOverload<>(&SceneView::update));
+  connect(&session, &Session::brushChanged, this, [this] {
+    showGhost(std::nullopt);
+    refreshHandles();
+  });
 }
 
 SceneView::~SceneView() {
   makeCurrent();
-  for (Buffer* buffer : {&parts_, &marks_, &supports_, &plate_, &sheet_, &ribbons_, &ball_}) {
+  for (Buffer* buffer : {&parts_, &marks_, &supports_, &plate_, &sheet_, &ribbons_, &ball_, &ghost_, &defects_, &handleBuffer_}) {
     buffer->array.destroy();
     buffer->vertices.destroy();
   }
@@ -92,6 +99,22 @@ void SceneView::nextLook() {
 
 void SceneView::setSupportsHidden(bool hidden) {
   supportsHidden_ = hidden;
+  update();
+}
+
+void SceneView::setHandlesShown(bool shown) {
+  handlesShown_ = shown;
+  refreshHandles();
+}
+
+void SceneView::refreshHandles() {
+  hot_ = nullptr;
+  handles_.clear();
+  const auto& parts = session_.project()->parts;
+  if (handlesShown_ && session_.hand() == Hand::pick && !session_.selection().empty() && session_.selection().back() < parts.size()) {
+    const Part& part = *parts[session_.selection().back()];
+    handles_ = handlesOf(placedBounds(part.placement, *part.mesh));
+  }
   update();
 }
 
@@ -150,7 +173,18 @@ void SceneView::refill() {
     fill(plate_, plateLines(project->settings));
     fill(sheet_, plateSheet(project->settings));
   }
-  if (partsStale_) fill(parts_, partSurface(*project));
+  if (partsStale_) {
+    std::vector<SurfaceVertex> all;
+    partEnds_.clear();
+    for (const PartPtr& part : project->parts) {
+      const std::vector<SurfaceVertex> one = partSurface(*part);
+      all.insert(all.end(), one.begin(), one.end());
+      partEnds_.push_back(static_cast<int>(all.size()));
+    }
+    fill(parts_, all);
+  }
+  if (defectsStale_)
+    fill(defects_, shown.build && !session_.isStale() ? defectLines(*project, *shown.build) : std::vector<LineVertex>());
   if (marksStale_) fill(marks_, markSurface(*project));
   if (supportsStale_ && shown.supports) fill(supports_, supportSurface(*shown.supports));
   if (ribbonsStale_) {
@@ -160,7 +194,7 @@ void SceneView::refill() {
         if (layer->top <= session_.range().second + 1e-6) top = layer.get();
     fill(ribbons_, top ? layerRibbons(*top) : std::vector<LineVertex>());
   }
-  plateStale_ = partsStale_ = marksStale_ = supportsStale_ = ribbonsStale_ = false;
+  defectsStale_ = plateStale_ = partsStale_ = marksStale_ = supportsStale_ = ribbonsStale_ = false;
 }
 
 void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
@@ -184,13 +218,27 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
     buffer.array.release();
   };
   if (look_ != Look::supportsAlone) {
-    draw(parts_);
+    if (parts_.count > 0) {
+      parts_.array.bind();
+      for (std::size_t p = 0; p < partEnds_.size(); ++p) {
+        const int first = p == 0 ? 0 : partEnds_[p - 1];
+        surface_->setUniformValue("freeLean", static_cast<float>(settingsOf(*session_.project(), p).number("support.free_lean")));
+        glDrawArrays(GL_TRIANGLES, first, partEnds_[p] - first);
+      }
+      parts_.array.release();
+    }
     glEnable(GL_POLYGON_OFFSET_FILL);  // marks lie on the surface
     glPolygonOffset(-1, -1);
     draw(marks_);
     glDisable(GL_POLYGON_OFFSET_FILL);
   }
   if (look_ != Look::partAlone && !supportsHidden_) draw(supports_);
+  if (ghostAt_) {
+    glEnable(GL_BLEND);
+    glBlendFunc(GL_SRC_ALPHA, GL_ONE_MINUS_SRC_ALPHA);
+    draw(ghost_);
+    glDisable(GL_BLEND);
+  }
   surface_->release();
 }
 
@@ -218,6 +266,14 @@ void SceneView::paintGL() {
   line_->bind();
   line_->setUniformValue("toScreen", toScreen);
   drawLines(ribbons_, GL_TRIANGLES);
+  glDepthFunc(GL_LEQUAL);
+  if (look_ != Look::supportsAlone) drawLines(defects_, GL_LINES);
+  if (!handles_.empty()) {
+    fill(handleBuffer_, handleLines(handles_, hot_));
+    glDisable(GL_DEPTH_TEST);  // taken through whatever stands before them
+    drawLines(handleBuffer_, GL_LINES);
+    glEnable(GL_DEPTH_TEST);
+  }
   if (over_ && session_.brush().active) {
     fill(ball_, ballOutline(over_->at, session_.brush().radius, markInHand(Qt::NoModifier)));
     drawLines(ball_, GL_LINES);

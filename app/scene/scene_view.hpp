@@ -4,8 +4,10 @@
 #pragma once
 
 #include "app/scene/camera.hpp"
+#include "app/scene/handles.hpp"
 #include "app/scene/scene_buffers.hpp"
 #include "core/mesh/ray.hpp"
+#include "core/plate/settle.hpp"
 
 #include <QOpenGLBuffer>
 #include <QOpenGLFunctions_3_3_Core>
@@ -31,9 +33,11 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   void fitAll();
   void nextLook();
   void setSupportsHidden(bool hidden);
+  void setHandlesShown(bool shown);
   void turnBy(double yaw, double pitch);
   void turnToNextStraight(int yawSteps, int pitchSteps);
   Camera& camera() { return camera_; }
+  const std::vector<Handle>& handles() const { return handles_; }
 
  Q_SIGNALS:
   // What the pointer is over, in words; empty over nothing.
@@ -75,15 +79,19 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   std::optional<Hit> hitAt(const QPointF& pixel);
   void describe(const std::optional<Hit>& hit);
   void lay(const Hit& hit, bool begins);
+  void showGhost(const std::optional<Hit>& hit);
+  void refreshHandles();
   Mark markInHand(Qt::KeyboardModifiers modifiers) const;
 
   Session& session_;
   Camera camera_;
+  std::vector<Handle> handles_;
   QWidget* overlay_;           // words and figures over the scene
   QMatrix4x4 overlaidFor_;     // the view they were drawn for
   std::unique_ptr<QOpenGLShaderProgram> surface_, line_;
-  Buffer parts_, marks_, supports_, plate_, sheet_, ribbons_, ball_;
-  bool partsStale_ = true, marksStale_ = true, supportsStale_ = true, plateStale_ = true, ribbonsStale_ = true;
+  Buffer parts_, marks_, supports_, plate_, sheet_, ribbons_, ball_, ghost_, defects_, handleBuffer_;
+  std::vector<int> partEnds_;  // in parts_, after each part
+  bool defectsStale_ = true, handlesShown_ = false, partsStale_ = true, marksStale_ = true, supportsStale_ = true, plateStale_ = true, ribbonsStale_ = true;
   ProjectPtr drawn_;
   std::vector<MeshTreePtr> trees_;  // kept so that strokes find them made
   Look look_ = Look::whole;
@@ -93,6 +101,12 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   std::size_t layingOn_ = 0;
   QPointF lastPixel_;
   std::optional<Hit> over_;
+  const Handle* hot_ = nullptr;
+  std::optional<HandleDrag> drag_;
+  bool dragBegun_ = false;
+  std::vector<RestingFace> faces_;  // of the part that is being settled
+  std::uint64_t facesOf_ = 0;
+  std::optional<Placement> ghostAt_;
 };
 
 }  // namespace trellis

@@ -132,7 +132,7 @@ void GapDrawing::paintEvent(QPaintEvent*) {
   QFont small = font();
   small.setPixelSize(11);
   painter.setFont(small);
-  Drawer(painter, session_.settings(), size()).draw();
+  Drawer(painter, session_.settingsEdited(), size()).draw();
 }
 
 }  // namespace trellis

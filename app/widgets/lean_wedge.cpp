@@ -17,6 +17,7 @@ LeanWedge::LeanWedge(Session& session, QWidget* parent) : QWidget(parent), sessi
   setMinimumHeight(190);
   setCursor(Qt::SizeAllCursor);
   setToolTip(QString::fromStdString(settingRow("support.free_lean").help));
+  connect(&session, &Session::selectionChanged, this, qOverload<>(&QWidget::update));
   connect(&session, &Session::projectChanged, this, qOverload<>(&QWidget::update));
 }
 
@@ -26,7 +27,7 @@ double LeanWedge::reach() const { return height() - 56.0; }
 
 void LeanWedge::setLean(double lean, bool continuing) {
   const double whole = std::clamp(std::round(lean), 0.0, 89.0);
-  if (whole != session_.settings().number("support.free_lean")) session_.perform(ChangeSetting{"support.free_lean", whole}, continuing);
+  if (whole != session_.settingsEdited().number("support.free_lean")) session_.perform(ChangeSetting{"support.free_lean", whole, session_.editedPart()}, continuing);
 }
 
 void LeanWedge::dragTo(const QPointF& pixel, bool begins) {
@@ -43,7 +44,7 @@ void LeanWedge::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void LeanWedge::keyPressEvent(QKeyEvent* event) {
-  const double lean = session_.settings().number("support.free_lean");
+  const double lean = session_.settingsEdited().number("support.free_lean");
   if (event->key() == Qt::Key_Right || event->key() == Qt::Key_Up) return setLean(lean + 1, false);
   if (event->key() == Qt::Key_Left || event->key() == Qt::Key_Down) return setLean(lean - 1, false);
   QWidget::keyPressEvent(event);
@@ -53,7 +54,7 @@ void LeanWedge::paintEvent(QPaintEvent*) {
   QPainter painter(this);
   painter.setRenderHint(QPainter::Antialiasing);
   const Theme& t = theme();
-  const double lean = session_.settings().number("support.free_lean");
+  const double lean = session_.settingsEdited().number("support.free_lean");
   const QPointF at = corner();
   const double r = reach();
   const auto along = [&](double degrees, double length) {

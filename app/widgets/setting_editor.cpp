@@ -29,6 +29,7 @@ SettingEditor::SettingEditor(Session& session, const std::string& key, QWidget* 
   setObjectName(QString::fromStdString(key));
   build();
   connect(&session, &Session::projectChanged, this, &SettingEditor::refresh);
+  connect(&session, &Session::selectionChanged, this, &SettingEditor::refresh);
   refresh();
 }
 
@@ -36,8 +37,8 @@ void SettingEditor::build() {
   auto* line = new QHBoxLayout(this);
   line->setContentsMargins(0, 0, 0, 0);
   line->setSpacing(6);
-  auto* label = new QLabel(QString::fromStdString(row_.label));
-  line->addWidget(label, 1);
+  label_ = new QLabel(QString::fromStdString(row_.label));
+  line->addWidget(label_, 1);
   if (row_.kind == SettingKind::number || row_.kind == SettingKind::whole) {
     auto* box = new QDoubleSpinBox;
     const bool fine = row_.kind == SettingKind::number && row_.high <= 50;
@@ -65,7 +66,7 @@ void SettingEditor::build() {
   }
   editor_->setFocusPolicy(Qt::StrongFocus);
   if (row_.kind != SettingKind::yesNo) editor_->setFixedWidth(row_.kind == SettingKind::choice ? 180 : 104);
-  label->setBuddy(editor_);
+  label_->setBuddy(editor_);
   QString help = QString::fromStdString(row_.help);
   if (row_.kind == SettingKind::number || row_.kind == SettingKind::whole)
     help += tr("\n%1 to %2 %3").arg(row_.low).arg(row_.high).arg(QString::fromStdString(row_.unit));
@@ -80,24 +81,36 @@ void SettingEditor::build() {
   QSizePolicy kept = reset_->sizePolicy();
   kept.setRetainSizeWhenHidden(true);  // nothing jumps
   reset_->setSizePolicy(kept);
-  reset_->setToolTip(tr("Back to the default"));
-  connect(reset_, &QToolButton::clicked, this, [this] { session_.perform(ResetSetting{row_.key}); });
+  
+  connect(reset_, &QToolButton::clicked, this, [this] { session_.perform(ResetSetting{row_.key, part()}); });
   line->addWidget(reset_);
 }
 
+std::optional<std::size_t> SettingEditor::part() const {
+  return row_.perPart ? session_.editedPart() : std::nullopt;
+}
+
 void SettingEditor::change(const SettingValue& value) {
-  if (refreshing_ || value == session_.settings().value(row_.key)) return;
-  session_.perform(ChangeSetting{row_.key, value});
+  const Settings shown = row_.perPart ? session_.settingsEdited() : session_.settings();
+  if (refreshing_ || value == shown.value(row_.key)) return;
+  session_.perform(ChangeSetting{row_.key, value, part()});
 }
 
 void SettingEditor::refresh() {
   refreshing_ = true;
-  const SettingValue& value = session_.settings().value(row_.key);
+  const Settings shown = row_.perPart ? session_.settingsEdited() : session_.settings();
+  const SettingValue& value = shown.value(row_.key);
   if (auto* number = qobject_cast<QDoubleSpinBox*>(editor_)) number->setValue(std::get<double>(value));
   if (auto* yes = qobject_cast<QCheckBox*>(editor_)) yes->setChecked(std::get<bool>(value));
   if (auto* choice = qobject_cast<QComboBox*>(editor_)) choice->setCurrentIndex(choice->findData(QString::fromStdString(std::get<std::string>(value))));
   if (auto* text = qobject_cast<QLineEdit*>(editor_)) text->setText(QString::fromStdString(std::get<std::string>(value)));
-  reset_->setVisible(!session_.settings().isDefault(row_.key));
+  const bool isOwn = part() && session_.project()->parts[*part()]->settings.count(row_.key) > 0;
+  QFont font = label_->font();
+  font.setBold(isOwn);
+  label_->setFont(font);
+  reset_->setToolTip(isOwn ? tr("Back to the plate's") : tr("Back to the default"));
+  reset_->setVisible(part() ? isOwn : !shown.isDefault(row_.key));
+  editor_->setEnabled(!session_.editsPart() || row_.perPart);
   refreshing_ = false;
 }
 

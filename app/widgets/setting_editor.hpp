@@ -6,6 +6,7 @@
 
 #include <QWidget>
 
+class QLabel;
 class QToolButton;
 
 namespace trellis {
@@ -19,10 +20,12 @@ class SettingEditor : public QWidget {
   void build();
   void refresh();
   void change(const SettingValue& value);
+  std::optional<std::size_t> part() const;  // whose own setting this is, or the plate's
 
   Session& session_;
   const SettingRow& row_;
   QWidget* editor_ = nullptr;
+  QLabel* label_ = nullptr;
   QToolButton* reset_ = nullptr;
   bool refreshing_ = false;
 };

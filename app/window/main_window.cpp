@@ -5,6 +5,7 @@
 #include "app/strip/strip.hpp"
 #include "app/tally/tally_bar.hpp"
 #include "app/widgets/index_tab.hpp"
+#include "app/widgets/trial_bar.hpp"
 #include "app/worksheets/build_sheet.hpp"
 #include "app/worksheets/mark_sheet.hpp"
 #include "app/worksheets/place_sheet.hpp"
@@ -17,6 +18,7 @@
 #include <QLabel>
 #include <QMessageBox>
 #include <QMimeData>
+#include <QPushButton>
 #include <QSettings>
 #include <QSplitter>
 #include <QStackedWidget>
@@ -26,7 +28,7 @@ namespace trellis {
 namespace {
 
 constexpr int sheetWidth = 330;
-constexpr const char* openable = "Parts and projects (*.stl *.STL *.3mf *.3MF)";
+constexpr const char* openable = "Parts and projects (*.stl *.STL *.obj *.OBJ *.ply *.PLY *.off *.OFF *.3mf *.3MF *.amf *.AMF)";
 
 }  // namespace
 
@@ -40,6 +42,7 @@ MainWindow::MainWindow() : session_(new Session(this)) {
   connect(session_, &Session::projectChanged, this, &MainWindow::refreshTitle);
   connect(session_, &Session::failed, this, &MainWindow::ask);
   connect(session_, &Session::opened, this, &MainWindow::remember);
+  connect(session_, &Session::oddlySized, this, &MainWindow::askUnit);
   resize(1280, 800);
   setMinimumSize(1024, 640);
   refreshTitle();
@@ -80,6 +83,8 @@ void MainWindow::layOut() {
   sheets_->setFixedWidth(sheetWidth);
   auto* place = new PlaceSheet(*session_);
   connect(place, &PlaceSheet::addAsked, this, [this] { openByDialog(true); });
+  connect(place, &PlaceSheet::replaceAsked, this, &MainWindow::replaceByDialog);
+  new TrialBar(*session_, scene_);
   for (QWidget* sheet : std::initializer_list<QWidget*>{place, new StudySheet(*session_), new MarkSheet(*session_), new BuildSheet(*session_)})
     sheets_->addWidget(sheet);
   auto* tabColumn = new QVBoxLayout;
@@ -109,6 +114,8 @@ void MainWindow::showSheet(int index) {
   sheets_->setCurrentIndex(index);
   tabs_->button(index)->setChecked(true);
   if (index != 2) changeBrush([](Brush& brush) { brush.active = false; });
+  if (index != 0) session_->setSettling(false);
+  scene_->setHandlesShown(index == 0);
 }
 
 void MainWindow::changeBrush(const std::function<void(Brush&)>& change) {
@@ -138,7 +145,39 @@ bool MainWindow::mayLose() {
 
 void MainWindow::openByDialog(bool add) {
   const QStringList paths = QFileDialog::getOpenFileNames(this, add ? tr("Add parts") : tr("Open"), QString(), tr(openable));
-  for (const QString& path : paths) openFile(path, add);
+  openFiles(paths, add);
+}
+
+void MainWindow::replaceByDialog() {
+  const QString path = QFileDialog::getOpenFileName(this, tr("A revised mesh"), QString(), tr(openable));
+  if (!path.isEmpty()) session_->replaceSelected(path);
+}
+
+// Formats without a unit are taken as millimetres, which gives odd sizes where the drawing was in others.
+void MainWindow::askUnit(double largest) {
+  auto* box = new QMessageBox(QMessageBox::NoIcon, tr("Meek Trellis"), tr("This measures %1 mm across if it was drawn in millimetres. What was it drawn in?").arg(largest, 0, 'g', 3),
+                              QMessageBox::NoButton, this);
+  box->setObjectName("unit");
+  box->setAttribute(Qt::WA_DeleteOnClose);
+  box->addButton(tr("Millimetres"), QMessageBox::RejectRole);
+  const std::size_t last = session_->project()->parts.size();
+  for (const auto& [name, factor] : {std::pair(tr("Inches"), 25.4), std::pair(tr("Metres"), 1000.0), std::pair(tr("Micrometres"), 0.001)}) {
+    if (largest * factor < 1 || largest * factor > 2000) continue;
+    QPushButton* button = box->addButton(name, QMessageBox::AcceptRole);
+    connect(button, &QPushButton::clicked, this, [this, factor = factor, last] {
+      if (session_->project()->parts.size() != last || last == 0) return;
+      PlacePart place;
+      place.part = last - 1;
+      place.scale = session_->project()->parts[last - 1]->placement.scale * factor;
+      session_->perform(place);
+    });
+  }
+  box->open();
+}
+
+// The first replaces what is open unless it is added; the others join it.
+void MainWindow::openFiles(const QStringList& paths, bool add) {
+  for (int i = 0; i < paths.size(); ++i) openFile(paths[i], add || i > 0);
 }
 
 void MainWindow::openFile(const QString& path, bool add) {
@@ -200,8 +239,10 @@ void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
 
 // A project replaces what is open; meshes join it.
 void MainWindow::dropEvent(QDropEvent* event) {
+  QStringList paths;
   for (const QUrl& url : event->mimeData()->urls())
-    if (url.isLocalFile()) openFile(url.toLocalFile(), !session_->project()->parts.empty() && !url.toLocalFile().endsWith(".3mf", Qt::CaseInsensitive));
+    if (url.isLocalFile()) paths << url.toLocalFile();
+  if (!paths.isEmpty()) openFiles(paths, !session_->project()->parts.empty() && !paths.front().endsWith(".3mf", Qt::CaseInsensitive));
 }
 
 }  // namespace trellis

@@ -47,11 +47,17 @@ class MainWindow : public QMainWindow {
   void ask(const QString& sentence);
   bool mayLose();
   void openByDialog(bool add);
+  void replaceByDialog();
+  void askUnit(double largest);
+  void openFiles(const QStringList& paths, bool add);
   void openFile(const QString& path, bool add = false);
   bool save();
   bool saveAs();
   void exportGcode();
   void findCommand();
+  void escape();
+  void selectAll();
+  void selectNext();
   void showShortcuts();
   void remember(const QString& path);
   void changeBrush(const std::function<void(Brush&)>& change);

@@ -5,6 +5,7 @@
 #include "app/tally/tally_bar.hpp"
 #include "app/window/main_window.hpp"
 
+#include <QAbstractButton>
 #include <QApplication>
 #include <QDialog>
 #include <QDir>
@@ -16,6 +17,8 @@
 #include <QMessageBox>
 #include <QSettings>
 #include <QVBoxLayout>
+
+#include <numeric>
 
 namespace trellis {
 
@@ -37,6 +40,8 @@ void MainWindow::makeCommands() {
   const auto selected = [this] { return session_->selectedPart() >= 0; };
   const auto mark = [this](Mark kind) { return [this, kind] { changeBrush([kind](Brush& b) { b.mark = kind; b.active = true; }); showSheet(2); }; };
   const auto part = [this] { return static_cast<std::size_t>(session_->selectedPart()); };
+  // The button of a worksheet and its command are one thing.
+  const auto press = [this](const char* name) { findChild<QAbstractButton*>(name)->click(); };
   commands_ = {
       {tr("File"), tr("New"), QKeySequence::New, [this] { if (mayLose()) session_->newProject(); }},
       {tr("File"), tr("Open…"), QKeySequence::Open, [this] { openByDialog(false); }},
@@ -52,8 +57,21 @@ void MainWindow::makeCommands() {
       {tr("Edit"), tr("Redo"), QKeySequence("Ctrl+Shift+Z"), [this] { session_->redo(); }, [this] { return session_->redoName(); },
        [this] { return !session_->redoName().isEmpty(); }},
       {tr("Edit"), tr("Find a command…"), QKeySequence("Ctrl+K"), [this] { findCommand(); }},
-      {tr("Part"), tr("Drop to plate"), QKeySequence("Ctrl+D"), [this, part] { PlacePart p; p.part = part(); p.drop = true; session_->perform(p); }, {}, selected},
-      {tr("Part"), tr("Remove"), QKeySequence("Delete"), [this, part] { if (session_->selectedPart() >= 0) session_->perform(RemovePart{part()}); }, {}, selected},
+      {tr("Part"), tr("Drop to plate"), QKeySequence("Ctrl+D"), [press] { press("drop"); }, {}, selected},
+      {tr("Part"), tr("Remove"), QKeySequence("Delete"), [press] { press("remove"); }, {}, selected},
+      {tr("Part"), tr("Copy"), QKeySequence("Ctrl+C"), [press] { press("copy"); }, {}, selected},
+      {tr("Part"), tr("Mirror along x"), QKeySequence("Alt+X"), [press] { press("mirrorx"); }, {}, selected},
+      {tr("Part"), tr("Mirror along y"), QKeySequence("Alt+Y"), [press] { press("mirrory"); }, {}, selected},
+      {tr("Part"), tr("Mirror along z"), QKeySequence("Alt+Z"), [press] { press("mirrorz"); }, {}, selected},
+      {tr("Part"), tr("Arrange all"), QKeySequence("Ctrl+R"), [press] { press("arrange"); }, {}, selected},
+      {tr("Part"), tr("Select all"), QKeySequence("Ctrl+A"), [this] { selectAll(); }, {}, hasParts},
+      {tr("Part"), tr("Next part"), QKeySequence("Ctrl+PgDown"), [this] { selectNext(); }, {}, hasParts},
+      {tr("Part"), tr("Lay a face down"), QKeySequence("L"), [this, press] { showSheet(0); press("layDown"); }, {}, selected},
+      {tr("Part"), tr("Look for turnings"), QKeySequence("T"), [this, press] { showSheet(0); press("findTurnings"); }, {}, selected},
+      {tr("Part"), tr("Mend"), QKeySequence("M"), [press] { press("mend"); }, {}, selected},
+      {tr("Part"), tr("Wrap"), {}, [press] { press("wrap"); }, {}, selected},
+      {tr("Part"), tr("Replace the mesh…"), {}, [this] { replaceByDialog(); }, {}, selected},
+      {tr("Edit"), tr("Keep what is tried out"), QKeySequence("Return"), [this] { session_->keepTrial(); }, {}, [this] { return session_->isTrying(); }},
       {tr("Mark"), tr("Pick"), QKeySequence("0"), [this] { changeBrush([](Brush& b) { b.active = false; }); }},
       {tr("Mark"), tr("Ball"), QKeySequence("1"), [this] { showSheet(2); changeBrush([](Brush& b) { b.active = true; }); }},
       {tr("Mark"), tr("Enforce"), QKeySequence("E"), mark(Mark::enforce)},
@@ -67,7 +85,7 @@ void MainWindow::makeCommands() {
       {tr("Build"), tr("Supports on or off"), QKeySequence("Ctrl+B"),
        [this] { session_->perform(ChangeSetting{"support.on", !session_->settings().yes("support.on")}); }},
       {tr("Build"), tr("Build again"), QKeySequence("F5"), [this] { session_->rebuild(); }, {}, hasParts},
-      {tr("Build"), tr("Cancel building"), QKeySequence("Esc"), [this] { session_->cancelBuild(); }},
+      {tr("Build"), tr("Cancel building"), QKeySequence("Esc"), [this] { escape(); }},
       {tr("View"), tr("Fit"), QKeySequence("Home"), [this] { scene_->fitAll(); }},
       {tr("View"), tr("Whole / supports alone / part alone"), QKeySequence("V"), [this] { scene_->nextLook(); }},
       {tr("View"), tr("One layer up"), QKeySequence("PgUp"), [this] { strip_->step(1); }},
@@ -79,6 +97,24 @@ void MainWindow::makeCommands() {
   };
   for (int i = 0; i < sheetNames().size(); ++i)
     commands_.push_back({tr("View"), sheetNames()[i], QKeySequence(QString("Alt+%1").arg(i + 1)), [this, i] { showSheet(i); }});
+}
+
+// Esc lets go of the nearest thing: what is tried out, the tool in hand, then the running build.
+void MainWindow::escape() {
+  if (session_->isTrying()) return session_->leaveTrial();
+  if (session_->hand() == Hand::settle) return session_->setSettling(false);
+  session_->cancelBuild();
+}
+
+void MainWindow::selectAll() {
+  std::vector<std::size_t> all(session_->project()->parts.size());
+  std::iota(all.begin(), all.end(), 0u);
+  session_->select(all);
+}
+
+void MainWindow::selectNext() {
+  const int count = static_cast<int>(session_->project()->parts.size());
+  session_->selectPart((session_->selectedPart() + 1) % count);
 }
 
 void MainWindow::makeMenus() {

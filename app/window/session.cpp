@@ -1,38 +1,58 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/session.hpp"
 
-#include "app/window/builder.hpp"
 #include "core/assess/report.hpp"
 #include "core/base/files.hpp"
+#include "core/pipeline/pipeline.hpp"
 #include "core/pipeline/rules.hpp"
 #include "core/project/project_file.hpp"
 
 #include <QFileInfo>
 
+#include <algorithm>
+
 namespace trellis {
 
-Session::Session(QObject* parent) : QObject(parent) {
+namespace {
+
+constexpr int pictureSize = 88;            // pixels
+constexpr std::size_t turningsShown = 10;
+constexpr double leastSize = 1, mostSize = 2000;  // mm; outside, the file was hardly drawn in millimetres
+
+}  // namespace
+
+Session::Session(QObject* parent) : QObject(parent), pipeline_(std::make_unique<Pipeline>()) {
   history_.markSaved();
-  // Each report hops to the window's thread; one that arrives after the session is gone is dropped by Qt.
-  const auto here = [this](auto call) { QMetaObject::invokeMethod(this, std::move(call), Qt::QueuedConnection); };
-  builder_ = std::make_unique<Builder>(Builder::Reports{
-      [this, here](const Shown& shown) {
-        here([this, shown] {
-          shown_ = shown;
-          Q_EMIT shownChanged();
-        });
-      },
-      [this, here](double fraction, std::string stage) {
-        here([this, fraction, stage] { Q_EMIT progressed(fraction, QString::fromStdString(stage)); });
-      },
-      [this, here](std::string sentence) { here([this, sentence] { Q_EMIT failed(QString::fromStdString(sentence)); }); }});
+  const Worker::Reports reports{
+      [this](double fraction, std::string stage) { here([=, this] { Q_EMIT progressed(fraction, QString::fromStdString(stage)); }); },
+      [this](std::string sentence) { here([=, this] { Q_EMIT failed(QString::fromStdString(sentence)); }); }};
+  errands_ = std::make_unique<Worker>(reports);
+  builder_ = std::make_unique<Worker>(reports);
 }
 
 Session::~Session() = default;
 
+// One that arrives after the session is gone is dropped by Qt.
+void Session::here(std::function<void()> call) { QMetaObject::invokeMethod(this, std::move(call), Qt::QueuedConnection); }
+
+Settings Session::settingsInHand() const {
+  return selection_.empty() ? settings() : settingsOf(*project(), selection_.back());
+}
+
 void Session::perform(const Operation& operation, bool continuing) {
   try {
     history_.perform(operation, continuing);
+  } catch (const Error& error) {
+    Q_EMIT failed(error.what());
+    return;
+  }
+  projectTouched();
+}
+
+void Session::performTogether(const std::vector<Operation>& operations) {
+  if (operations.empty()) return;
+  try {
+    history_.performTogether(operations);
   } catch (const Error& error) {
     Q_EMIT failed(error.what());
     return;
@@ -50,25 +70,103 @@ void Session::redo() {
   projectTouched();
 }
 
+void Session::tryOut(const Operation& operation) {
+  history_.leaveTrial();
+  try {
+    history_.tryOut(nameOf(operation), performed(*project(), operation));
+  } catch (const Error& error) {
+    Q_EMIT failed(error.what());
+  }
+  projectTouched();
+}
+
+void Session::tryOutInBackground(const Operation& operation) {
+  history_.leaveTrial();
+  errands_->doNext([this, operation, before = project()](const Progress& progress) {
+    progress.report(0.3, nameOf(operation));
+    const ProjectPtr result = performed(*before, operation);
+    progress.check();
+    here([=, this] {
+      if (project() != before) return;  // something else was done meanwhile
+      history_.tryOut(nameOf(operation), result);
+      projectTouched();
+    });
+  });
+}
+
+void Session::keepTrial() {
+  history_.keepTrial();
+  projectTouched();
+}
+
+void Session::leaveTrial() {
+  if (!isTrying()) return;
+  history_.leaveTrial();
+  projectTouched();
+}
+
 void Session::projectTouched() {
-  const int count = static_cast<int>(project()->parts.size());
-  if (selectedPart_ >= count || (selectedPart_ < 0 && count > 0)) selectPart(count - 1);
+  const std::size_t count = project()->parts.size();
+  std::vector<std::size_t> kept = selection_;
+  std::erase_if(kept, [&](std::size_t part) { return part >= count; });
+  if (kept.empty() && count > 0) kept = {count - 1};
+  if (kept != selection_) select(kept);
   Q_EMIT projectChanged();
   rebuild();
 }
 
-void Session::rebuild() { builder_->want(project()); }
+void Session::rebuild() {
+  builder_->doOnly([this, wanted = project()](const Progress& progress) {
+    Shown shown{wanted, pipeline_->run(*wanted, progress), nullptr};
+    shown.supports = std::make_shared<const SupportSolid>(solidOf(*shown.build->support, progress));
+    here([this, shown] {
+      shown_ = shown;
+      Q_EMIT shownChanged();
+    });
+  });
+}
 
-void Session::cancelBuild() { builder_->cancel(); }
+void Session::cancelBuild() {
+  builder_->cancel();
+  errands_->cancel();
+}
 
 void Session::take(ProjectPtr project, const QString& path, bool saved) {
   history_ = History(std::move(project));
   if (saved) history_.markSaved();
   path_ = path;
-  selectedPart_ = -1;
+  selection_.clear();
+  turnings_.clear();
   range_ = {0, 1e9};
+  Q_EMIT turningsChanged();
   Q_EMIT rangeChanged();
   projectTouched();
+}
+
+void Session::findTurnings() {
+  if (selection_.empty()) return;
+  const PartPtr part = project()->parts[selection_.back()];
+  const Settings settings = settingsInHand();
+  errands_->doNext([=, this](const Progress& progress) {
+    const auto show = [&](const std::vector<Turning>& turnings) {
+      std::vector<ShownTurning> shown;
+      for (const Turning& turning : turnings) {
+        Placement placement = part->placement;
+        placement.turn = turning.turn;
+        shown.push_back({turning, portrait(*part->mesh, transformOf(placement, *part->mesh), pictureSize)});
+      }
+      here([=, this] {
+        turnings_ = shown;
+        Q_EMIT turningsChanged();
+      });
+    };
+    progress.report(0.1, "looking for turnings");
+    const TurningSurvey survey(part->mesh, part->placement.scale, {settings.number("support.free_lean"), settings.number("layer.height")});
+    const std::vector<Turning> first = survey.candidates(turningsShown, progress);
+    show(first);
+    progress.report(0.4, "refining turnings");
+    show(survey.refined(first, progress));
+  });
 }
 
 void Session::newProject() {
@@ -78,9 +176,9 @@ void Session::newProject() {
 
 void Session::open(const QString& path, bool addToThis) {
   const Settings kept = settings();
-  builder_->doNext([this, path, addToThis, kept](const Progress& progress) {
+  errands_->doNext([this, path, addToThis, kept](const Progress& progress) {
     const OpenedProject read = openFile(path.toStdString(), kept, progress);
-    QMetaObject::invokeMethod(this, [this, path, addToThis, read] {
+    here([this, path, addToThis, read] {
       if (addToThis) {
         perform(AddParts{read.project->parts});
       } else {
@@ -91,11 +189,35 @@ void Session::open(const QString& path, bool addToThis) {
       if (!addToThis && read.fromNewerVersion)
         Q_EMIT failed(QFileInfo(path).fileName() + " was saved by a newer Meek Trellis. It is open to look at; saving it here would lose "
                                                    "what this version does not know.");
-    }, Qt::QueuedConnection);
+      double largest = 0;
+      for (const PartPtr& part : read.project->parts) largest = std::max(largest, part->mesh->bounds.sizes().maxCoeff());
+      if (!read.isProject && (largest < leastSize || largest > mostSize)) Q_EMIT oddlySized(largest);
+    });
   });
 }
 
+void Session::replaceSelected(const QString& path) {
+  if (selection_.empty()) return;
+  errands_->doNext([this, path, part = selection_.back(), before = project()](const Progress& progress) {
+    const auto meshes = readMeshFile(path.toStdString(), progress);
+    if (meshes.size() != 1) throw Error(QFileInfo(path).fileName().toStdString() + " holds several meshes, and a part is replaced by one. Save the one as a file of its own.");
+    progress.report(0.5, "carrying marks over");
+    const ReplaceMesh operation{part, meshes[0].mesh};
+    const ProjectPtr result = performed(*before, operation);
+    here([=, this] {
+      if (project() != before) return;
+      history_.tryOut(nameOf(operation), result);
+      projectTouched();
+    });
+  });
+}
+
+void Session::refuseWhileTrying() const {
+  if (isTrying()) throw Error("Something is only being tried out: " + history_.trialName() + ". Keep it or leave it first.");
+}
+
 void Session::save(const QString& path) {
+  refuseWhileTrying();
   if (readOnly_) throw Error("This project comes from a newer Meek Trellis and saving it here would lose decisions. Install the newer version.");
   writeFileAtomically(path.toStdString(), packProject(*project()));
   path_ = path;
@@ -104,6 +226,7 @@ void Session::save(const QString& path) {
 }
 
 void Session::exportGcode(const QString& path) {
+  refuseWhileTrying();
   if (!shown_.build || isStale()) throw Error("The print is still being built. Try again when the bar below has gone.");
   if (shown_.build->print.layers.empty()) throw Error("There is nothing to print yet. Open a part first.");
   const double top = shown_.build->print.layers.back()->top;
@@ -116,14 +239,31 @@ QString Session::title() const {
   return project()->parts.empty() ? "empty plate" : QString::fromStdString(project()->parts.front()->name);
 }
 
-void Session::selectPart(int part) {
-  selectedPart_ = part;
+void Session::select(std::vector<std::size_t> parts) {
+  if (parts == selection_) return;
+  if (parts.empty() || selection_.empty() || parts.back() != selection_.back()) {
+    turnings_.clear();
+    Q_EMIT turningsChanged();
+  }
+  selection_ = std::move(parts);
   Q_EMIT selectionChanged();
+}
+
+void Session::setEditsPart(bool editsPart) {
+  editsPart_ = editsPart;
+  Q_EMIT projectChanged();
+}
+
+void Session::setSettling(bool settling) {
+  settling_ = settling;
+  if (settling) brush_.active = false;
+  Q_EMIT brushChanged();
 }
 
 void Session::setBrush(const Brush& brush) {
   brush_ = brush;
   brush_.radius = std::clamp(brush_.radius, 0.15, 30.0);
+  if (brush.active) settling_ = false;
   Q_EMIT brushChanged();
 }
 

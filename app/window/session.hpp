@@ -3,7 +3,10 @@
 // project through this and hears of changes by its signals.
 #pragma once
 
+#include "app/window/worker.hpp"
 #include "core/assess/build.hpp"
+#include "core/plate/portrait.hpp"
+#include "core/plate/turnings.hpp"
 #include "core/project/history.hpp"
 #include "core/support/support_solid.hpp"
 
@@ -14,7 +17,7 @@
 
 namespace trellis {
 
-class Builder;
+class Pipeline;
 
 // The newest build, with what only the eye needs.
 struct Shown {
@@ -31,6 +34,15 @@ struct Brush {
   bool keepToOverhangs = false;
 };
 
+// What the left button does on a part.
+enum class Hand { pick, lay, settle };  // settle: puts the face under the pointer on the plate
+
+// A turning of the selected part, with its picture.
+struct ShownTurning {
+  Turning turning;
+  Portrait picture;
+};
+
 class Session : public QObject {
   Q_OBJECT
  public:
@@ -39,21 +51,33 @@ class Session : public QObject {
 
   const ProjectPtr& project() const { return history_.now(); }
   const Settings& settings() const { return project()->settings; }
+  // Those in force for the selected part, or the plate's when none is selected.
+  Settings settingsInHand() const;
   const Shown& shown() const { return shown_; }
   bool isStale() const { return shown_.project != project(); }
 
   // Performs and rebuilds. A sentence goes to failed() when it cannot be done.
   void perform(const Operation& operation, bool continuing = false);
+  void performTogether(const std::vector<Operation>& operations);  // one step
   void undo();
   void redo();
   QString undoName() const { return QString::fromStdString(history_.undoName()); }
   QString redoName() const { return QString::fromStdString(history_.redoName()); }
+
+  // Shows what an operation would give, until it is kept or left. In the background where it takes long.
+  void tryOut(const Operation& operation);
+  void tryOutInBackground(const Operation& operation);
+  bool isTrying() const { return history_.isTrying(); }
+  QString trialName() const { return QString::fromStdString(history_.trialName()); }
+  void keepTrial();
+  void leaveTrial();
 
   // Files. These throw Error. Opening reads in the background and reports by opened() or failed().
   void newProject();
   void open(const QString& path, bool addToThis = false);
   void save(const QString& path);
   void exportGcode(const QString& path);
+  void replaceSelected(const QString& path);  // the selected part's mesh, in the background
   const QString& path() const { return path_; }  // of the project file, or empty
   QString title() const;
   bool isModified() const { return !history_.isSaved(); }
@@ -62,10 +86,25 @@ class Session : public QObject {
   void cancelBuild();
   void rebuild();
 
-  int selectedPart() const { return selectedPart_; }
-  void selectPart(int part);
+  // The selected part that figures are shown of, or −1; further ones may be selected with it.
+  int selectedPart() const { return selection_.empty() ? -1 : static_cast<int>(selection_.back()); }
+  const std::vector<std::size_t>& selection() const { return selection_; }
+  void selectPart(int part) { select(part < 0 ? std::vector<std::size_t>() : std::vector{static_cast<std::size_t>(part)}); }
+  void select(std::vector<std::size_t> parts);
+
+  // Whether settings that a part may have of its own are changed for the selected part only.
+  bool editsPart() const { return editsPart_ && !selection_.empty(); }
+  std::optional<std::size_t> editedPart() const { return editsPart() ? std::optional(selection_.back()) : std::nullopt; }
+  Settings settingsEdited() const { return editsPart() ? settingsInHand() : settings(); }
+  void setEditsPart(bool editsPart);
+
+  // Candidate turnings of the selected part: a first set soon, a better one later.
+  void findTurnings();
+  const std::vector<ShownTurning>& turnings() const { return turnings_; }
   const Brush& brush() const { return brush_; }
   void setBrush(const Brush& brush);
+  Hand hand() const { return brush_.active ? Hand::lay : settling_ ? Hand::settle : Hand::pick; }
+  void setSettling(bool settling);
   std::pair<double, double> range() const { return range_; }  // shown heights, mm
   void setRange(double low, double high);
   double height() const;  // of the print, mm
@@ -79,19 +118,27 @@ class Session : public QObject {
   void selectionChanged();
   void brushChanged();
   void rangeChanged();
+  void turningsChanged();
+  void oddlySized(double largest);  // mm: the part just opened is hardly meant to be this large or small
 
  private:
+  void refuseWhileTrying() const;
   void take(ProjectPtr project, const QString& path, bool saved);
   void projectTouched();
+  void here(std::function<void()> call);  // on the window's thread
 
   History history_{std::make_shared<const Project>()};
   Shown shown_;
   QString path_;
   bool readOnly_ = false;
-  int selectedPart_ = -1;
+  std::vector<std::size_t> selection_;
+  std::vector<ShownTurning> turnings_;
+  bool settling_ = false, editsPart_ = false;
   Brush brush_;
   std::pair<double, double> range_{0, 1e9};
-  std::unique_ptr<Builder> builder_;
+  // Last, so that their threads end before anything they report to.
+  std::unique_ptr<Pipeline> pipeline_;
+  std::unique_ptr<Worker> errands_, builder_;
 };
 
 }  // namespace trellis

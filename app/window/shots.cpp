@@ -7,6 +7,7 @@
 
 #include <QApplication>
 #include <QDir>
+#include <QListWidget>
 #include <QTextStream>
 
 namespace trellis {
@@ -29,6 +30,17 @@ bool waitForBuild(Session& session) {
   return true;
 }
 
+// The first set and the refined one.
+bool waitForTurnings(Session& session) {
+  QEventLoop loop;
+  int sets = 0;
+  QObject::connect(&session, &Session::turningsChanged, &loop, [&] {
+    if (++sets == 2) loop.quit();
+  });
+  QObject::connect(&session, &Session::failed, &loop, [&loop] { loop.exit(1); });
+  return loop.exec() == 0;
+}
+
 }  // namespace
 
 int takeShots(MainWindow& window, const QString& folder) {
@@ -42,7 +54,15 @@ int takeShots(MainWindow& window, const QString& folder) {
   };
   const double height = session.height();
   window.showSheet(0);
+  session.selectPart(2);
   shot("place");
+  session.findTurnings();
+  if (!waitForTurnings(session)) return 1;
+  window.findChild<QListWidget*>("turnings")->itemClicked(window.findChild<QListWidget*>("turnings")->item(2));
+  if (!waitForBuild(session)) return 1;
+  shot("turnings");
+  session.leaveTrial();
+  if (!waitForBuild(session)) return 1;
   window.showSheet(1);
   window.scene().turnBy(-25, -50);
   shot("study");

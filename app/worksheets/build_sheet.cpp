@@ -3,11 +3,20 @@
 
 #include "app/widgets/gap_drawing.hpp"
 
+#include <QComboBox>
 #include <QLabel>
 
 namespace trellis {
 
 BuildSheet::BuildSheet(Session& session, QWidget* parent) : Worksheet(tr("Build"), session, parent) {
+  scope_ = new QComboBox;
+  scope_->setObjectName("scope");
+  scope_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+  scope_->addItem(tr("For the whole plate"));
+  scope_->addItem(QString());
+  connect(scope_, &QComboBox::activated, this, [this](int index) { session_.setEditsPart(index == 1); });
+  column_->addWidget(scope_);
+  own_ = addQuiet("");
   addSettings({"support.on"});
   notice_ = addQuiet("");
   addSettings({"support.source", "support.footing"});
@@ -20,12 +29,22 @@ BuildSheet::BuildSheet(Session& session, QWidget* parent) : Worksheet(tr("Build"
   addSection(tr("Layers and part"));
   addSettings({"layer.height", "layer.first", "line.width", "walls", "skin.top", "skin.bottom", "infill.density"});
   connect(&session, &Session::projectChanged, this, &BuildSheet::refresh);
+  connect(&session, &Session::selectionChanged, this, &BuildSheet::refresh);
   connect(&session, &Session::shownChanged, this, &BuildSheet::refresh);
   refresh();
 }
 
 void BuildSheet::refresh() {
-  const bool on = session_.settings().yes("support.on");
+  const bool any = session_.selectedPart() >= 0;
+  const Part* part = any ? session_.project()->parts[session_.selection().back()].get() : nullptr;
+  scope_->setItemText(1, part ? tr("For %1 alone").arg(QString::fromStdString(part->name)) : tr("For one part alone"));
+  scope_->setEnabled(any);
+  scope_->setCurrentIndex(session_.editsPart() ? 1 : 0);
+  const std::size_t own = part ? part->settings.size() : 0;
+  own_->setText(!part ? tr("Select a part in Place to give it settings of its own.")
+                : own == 0 ? tr("%1 follows the plate in everything.").arg(QString::fromStdString(part->name))
+                           : tr("%1 differs from the plate in %2; its names are bold when it alone is set.").arg(QString::fromStdString(part->name)).arg(own));
+  const bool on = session_.settingsEdited().yes("support.on");
   notice_->setVisible(!on);
   notice_->setText(tr("Supports are off: nothing below is built. Everything can still be set."));
   const Shown& shown = session_.shown();

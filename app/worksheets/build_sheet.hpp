@@ -4,6 +4,8 @@
 
 #include "app/worksheets/worksheet.hpp"
 
+class QComboBox;
+
 namespace trellis {
 
 class BuildSheet : public Worksheet {
@@ -13,7 +15,8 @@ class BuildSheet : public Worksheet {
 
  private:
   void refresh();
-  QLabel *notice_, *pieces_;
+  QLabel *notice_, *pieces_, *own_;
+  QComboBox* scope_;
 };
 
 }  // namespace trellis

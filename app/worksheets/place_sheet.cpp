@@ -1,95 +1,195 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/worksheets/place_sheet.hpp"
 
+#include "app/widgets/portrait_image.hpp"
+#include "app/widgets/turning_strip.hpp"
+#include "core/base/hash.hpp"
+
 #include <QCheckBox>
 #include <QDoubleSpinBox>
 #include <QGridLayout>
-#include <QGuiApplication>
 #include <QLabel>
 #include <QListWidget>
 #include <QPushButton>
+#include <QSignalBlocker>
+
+#include <algorithm>
 
 namespace trellis {
 
+namespace {
+
+constexpr int thumbnail = 36;  // pixels
+
+std::uint64_t pictureKey(const Part& part) {
+  KeyBuilder key;
+  key.add(part.mesh->key);
+  for (const Vec3& v : {part.placement.turn, part.placement.scale}) key.add(v.x()).add(v.y()).add(v.z());
+  return key.key();
+}
+
+}  // namespace
+
 PlaceSheet::PlaceSheet(Session& session, QWidget* parent) : Worksheet(tr("Place"), session, parent) {
-  list_ = new QListWidget;
-  list_->setObjectName("parts");
-  list_->setFixedHeight(150);
-  list_->setTextElideMode(Qt::ElideMiddle);
-  column_->addWidget(list_);
-  auto* buttons = new QHBoxLayout;
-  auto* add = new QPushButton(tr("Add part…"));
-  auto* remove = new QPushButton(tr("Remove"));
-  auto* drop = new QPushButton(tr("Drop"));
-  drop->setToolTip(tr("Moves the selected part straight down or up onto the plate. Ctrl+D."));
-  for (QPushButton* button : {add, remove, drop}) buttons->addWidget(button);
-  column_->addLayout(buttons);
-  partButtons_ = {remove, drop};
-  figures_ = addQuiet("");
-  soundness_ = addQuiet("");
-  position_ = addTriple(tr("Position"), tr(" mm"), -10000, 10000, 2, 1);
-  turn_ = addTriple(tr("Turn"), "°", -360, 360, 1, 15);
-  scale_ = addTriple(tr("Scale"), " %", 0.1, 100000, 1, 5);
-  addQuiet(tr("Position is that of the part's middle. Turned about the plate's x, then y, then z. Scaling is the same along all "
-              "three axes; hold Shift to change one alone."));
-  connect(add, &QPushButton::clicked, this, &PlaceSheet::addAsked);
-  connect(remove, &QPushButton::clicked, this, [this] {
-    if (part()) session_.perform(RemovePart{static_cast<std::size_t>(session_.selectedPart())});
-  });
-  connect(drop, &QPushButton::clicked, this, [this] {
-    PlacePart change;
-    change.drop = true;
-    place(change);
-  });
-  for (int axis = 0; axis < 3; ++axis) {
-    const auto index = static_cast<std::size_t>(axis);
-    connect(position_[index], &QDoubleSpinBox::valueChanged, this, [this, axis](double value) {
-      if (refreshing_ || !part()) return;
-      PlacePart change;
-      change.position = part()->placement.position;
-      (*change.position)[axis] = value;
-      place(change);
-    });
-    connect(turn_[index], &QDoubleSpinBox::valueChanged, this, [this, axis](double value) {
-      if (refreshing_ || !part()) return;
-      PlacePart change;
-      change.turn = part()->placement.turn;
-      (*change.turn)[axis] = value;
-      change.drop = true;
-      place(change);
-    });
-    connect(scale_[index], &QDoubleSpinBox::valueChanged, this, [this, axis](double value) { scaleBy(axis, value); });
-  }
-  connect(list_, &QListWidget::currentRowChanged, this, [this](int row) {
-    if (!refreshing_) session_.selectPart(row);
-  });
+  addPartsList();
+  addMesh();
+  addSection(tr("Which way up"));
+  auto* line = new QHBoxLayout;
+  auto* settle = addButton(line, "layDown", tr("Lay a face down"),
+                           tr("Point at a face: a ghost shows how the part would rest on it. A click keeps that. L."), [this] { session_.setSettling(session_.hand() != Hand::settle); });
+  settle->setCheckable(true);
+  connect(&session, &Session::brushChanged, settle, [this, settle] { settle->setChecked(session_.hand() == Hand::settle); });
+  column_->addLayout(line);
+  column_->addWidget(new TurningStrip(session));
+  addFigures();
   connect(&session, &Session::projectChanged, this, &PlaceSheet::refreshList);
   connect(&session, &Session::selectionChanged, this, &PlaceSheet::refreshFigures);
   connect(&session, &Session::shownChanged, this, &PlaceSheet::refreshFigures);
   refreshList();
 }
 
-PlaceSheet::Triple PlaceSheet::addTriple(const QString& name, const QString& unit, double low, double high, int decimals, double step) {
+QPushButton* PlaceSheet::addButton(QBoxLayout* line, const char* name, const QString& words, const QString& help, const std::function<void()>& run) {
+  auto* button = new QPushButton(words);
+  button->setObjectName(name);
+  button->setToolTip(help);
+  button->setMinimumWidth(10);
+  connect(button, &QPushButton::clicked, this, run);
+  line->addWidget(button);
+  partButtons_.push_back(button);
+  return button;
+}
+
+void PlaceSheet::addPartsList() {
+  list_ = new QListWidget;
+  list_->setObjectName("parts");
+  list_->setFixedHeight(132);
+  list_->setIconSize({thumbnail, thumbnail});
+  list_->setTextElideMode(Qt::ElideMiddle);
+  list_->setSelectionMode(QAbstractItemView::ExtendedSelection);
+  column_->addWidget(list_);
+  auto* first = new QHBoxLayout;
+  auto* add = new QPushButton(tr("Add part…"));
+  connect(add, &QPushButton::clicked, this, &PlaceSheet::addAsked);
+  first->addWidget(add);
+  addButton(first, "copy", tr("Copy"), tr("A copy beside the part, with its marks and settings. Ctrl+C."), [this] { forSelected([](std::size_t p) { return CopyPart{p}; }); });
+  addButton(first, "remove", tr("Remove"), tr("Takes the selected parts off the plate. Delete."), [this] {
+    std::vector<std::size_t> parts = session_.selection();
+    std::sort(parts.rbegin(), parts.rend());  // from the back, so that the numbers stay right
+    std::vector<Operation> operations;
+    for (const std::size_t p : parts) operations.push_back(RemovePart{p});
+    session_.performTogether(operations);
+  });
+  column_->addLayout(first);
+  auto* second = new QHBoxLayout;
+  second->addWidget(new QLabel(tr("Mirror")));
+  for (int axis = 0; axis < 3; ++axis) {
+    const QString letter = QString("xyz").mid(axis, 1);
+    addButton(second, qPrintable("mirror" + letter), letter, tr("Mirrors the part along the plate's %1.").arg(letter), [this, axis] { forSelected([axis](std::size_t p) { return MirrorPart{p, axis}; }); });
+  }
+  addButton(second, "arrange", tr("Arrange all"), tr("Gives every part a place of its own, 5 mm from the others, its supports counted."), [this] { session_.perform(ArrangeParts()); });
+  column_->addLayout(second);
+  size_ = addQuiet("");
+  connect(list_, &QListWidget::itemSelectionChanged, this, [this] {
+    if (refreshing_) return;
+    std::vector<std::size_t> parts;
+    for (int row = 0; row < list_->count(); ++row)
+      if (list_->item(row)->isSelected() && row != list_->currentRow()) parts.push_back(static_cast<std::size_t>(row));
+    if (list_->currentItem() && list_->currentItem()->isSelected()) parts.push_back(static_cast<std::size_t>(list_->currentRow()));
+    session_.select(parts);
+  });
+}
+
+void PlaceSheet::addMesh() {
+  addSection(tr("Mesh"));
+  soundness_ = addQuiet("");
+  auto* line = new QHBoxLayout;
+  const auto mendBy = [this](MendBy way) {
+    return [this, way] {
+      if (part()) session_.tryOutInBackground(MendPart{session_.selection().back(), way});
+    };
+  };
+  addButton(line, "mend", tr("Mend"), tr("Joins seams, turns facets, fills holes, drops specks and doubles. Every sound vertex stays. Shown first; kept when you say so."), mendBy(MendBy::repair));
+  addButton(line, "wrap", tr("Wrap"), tr("The last resort: a new closed skin around everything, up to 0.1 mm outside. Fine detail is lost."), mendBy(MendBy::wrap));
+  addButton(line, "replace", tr("Replace…"), tr("A revised mesh in place of this one. Marks stay where the surface is still there; the rest is listed in the findings."), [this] { Q_EMIT replaceAsked(); });
+  column_->addLayout(line);
+}
+
+void PlaceSheet::addFigures() {
+  measures_ = addTriple(tr("Size"), tr(" mm"), 0.01, 10000, 2, 1, [this](int axis, double value) {
+    const double now = part()->mesh->bounds.sizes()[axis] * std::abs(part()->placement.scale[axis]);
+    if (now > 0) scaleTo(axis, value / now);
+  });
+  scale_ = addTriple(tr("Scale"), " %", 0.1, 100000, 1, 5, [this](int axis, double value) { scaleTo(axis, value / 100 / std::abs(part()->placement.scale[axis])); });
+  inProportion_ = new QCheckBox(tr("in proportion"));
+  inProportion_->setChecked(true);
+  inProportion_->setToolTip(tr("Size and scale change alike along all three axes. Off, each is free."));
+  column_->addWidget(inProportion_);
+  turn_ = addTriple(tr("Turn"), "°", -360, 360, 1, 15, [this](int axis, double value) {
+    PlacePart change;
+    change.turn = part()->placement.turn;
+    (*change.turn)[axis] = value;
+    place(change);
+  });
+  position_ = addTriple(tr("Position"), tr(" mm"), -10000, 10000, 2, 1, [this](int axis, double value) {
+    PlacePart change;
+    change.position = part()->placement.position;
+    (*change.position)[axis] = value;
+    place(change);
+  });
+  addSection(tr("Lift"));
+  auto* line = new QHBoxLayout;
+  lift_ = addBox("lift", tr(" mm"), -1000, 1000, 2, 0.2);
+  lift_->setToolTip(tr("From the plate to the part's lowest point. A lifted part stays up when it is turned; at 0 it rests on the plate."));
+  connect(lift_, &QDoubleSpinBox::valueChanged, this, [this](double value) {
+    if (refreshing_ || !part()) return;
+    PlacePart change;
+    change.lift = value;
+    place(change);
+  });
+  line->addWidget(lift_);
+  addButton(line, "drop", tr("Drop to plate"), tr("Straight down or up onto the plate, where the part rests from then on. Ctrl+D."), [this] {
+    forSelected([](std::size_t p) {
+      PlacePart change;
+      change.part = p;
+      change.drop = true;
+      return change;
+    });
+  });
+  column_->addLayout(line);
+}
+
+QDoubleSpinBox* PlaceSheet::addBox(const QString& name, const QString& unit, double low, double high, int decimals, double step) {
+  auto* box = new QDoubleSpinBox;
+  box->setObjectName(name);
+  box->setRange(low, high);
+  box->setDecimals(decimals);
+  box->setSingleStep(step);
+  box->setSuffix(unit);
+  box->setAlignment(Qt::AlignRight);
+  box->setKeyboardTracking(false);
+  box->setButtonSymbols(QAbstractSpinBox::NoButtons);
+  box->setMinimumWidth(64);
+  figureBoxes_.push_back(box);
+  return box;
+}
+
+PlaceSheet::Triple PlaceSheet::addTriple(const QString& name, const QString& unit, double low, double high, int decimals, double step,
+                                         const std::function<void(int, double)>& changed) {
   addSection(name);
   auto* grid = new QGridLayout;
   grid->setHorizontalSpacing(6);
   Triple boxes{};
   for (int axis = 0; axis < 3; ++axis) {
-    auto* label = new QLabel(QString("xyz").mid(axis, 1));
-    auto* box = new QDoubleSpinBox;
-    box->setObjectName(name + QString("xyz").mid(axis, 1));
-    box->setRange(low, high);
-    box->setDecimals(decimals);
-    box->setSingleStep(step);
-    box->setSuffix(unit);
-    box->setAlignment(Qt::AlignRight);
-    box->setKeyboardTracking(false);
-    box->setButtonSymbols(QAbstractSpinBox::NoButtons);
-    box->setMinimumWidth(64);
+    const QString letter = QString("xyz").mid(axis, 1);
+    auto* label = new QLabel(letter);
+    auto* box = addBox(name + letter, unit, low, high, decimals, step);
     label->setBuddy(box);
     grid->addWidget(label, 0, 2 * axis);
     grid->addWidget(box, 0, 2 * axis + 1);
     grid->setColumnStretch(2 * axis + 1, 1);
+    connect(box, &QDoubleSpinBox::valueChanged, this, [this, axis, changed](double value) {
+      if (!refreshing_ && part()) changed(axis, value);
+    });
     boxes[static_cast<std::size_t>(axis)] = box;
   }
   column_->addLayout(grid);
@@ -102,69 +202,83 @@ const Part* PlaceSheet::part() const {
   return selected >= 0 && selected < static_cast<int>(parts.size()) ? parts[static_cast<std::size_t>(selected)].get() : nullptr;
 }
 
-void PlaceSheet::place(const PlacePart& change) {
-  if (!part()) return;
-  PlacePart whole = change;
-  whole.part = static_cast<std::size_t>(session_.selectedPart());
-  session_.perform(whole);
+void PlaceSheet::forSelected(const std::function<Operation(std::size_t)>& operation) {
+  std::vector<Operation> operations;
+  for (const std::size_t p : session_.selection()) operations.push_back(operation(p));
+  session_.performTogether(operations);
 }
 
-void PlaceSheet::scaleBy(int axis, double percent) {
-  if (refreshing_ || !part()) return;
-  const Vec3& now = part()->placement.scale;
+void PlaceSheet::place(PlacePart change) {
+  change.part = session_.selection().back();
+  session_.perform(change);
+}
+
+void PlaceSheet::scaleTo(int axis, double factor) {
   PlacePart change;
-  const double wanted = percent / 100 * (now[axis] < 0 ? -1 : 1);
-  if (QGuiApplication::keyboardModifiers() & Qt::ShiftModifier) {
-    change.scale = now;
-    (*change.scale)[axis] = wanted;
-  } else {
-    change.scale = now * (wanted / now[axis]);
-  }
-  change.drop = true;
+  change.scale = part()->placement.scale;
+  if (inProportion_->isChecked())
+    *change.scale *= factor;
+  else
+    (*change.scale)[axis] *= factor;
   place(change);
+}
+
+QString PlaceSheet::healthWords(std::size_t part) const {
+  const Shown& shown = session_.shown();
+  if (session_.isStale() || !shown.build || part >= shown.build->parts.size()) return tr("looking it over…");
+  const MeshHealth& health = *shown.build->parts[part].health;
+  if (health.sound()) return tr("The mesh is closed and sound.");
+  QStringList words;
+  for (const Trouble& trouble : health.troubles) words << QString::fromStdString(inWords(trouble));
+  return words.join(", ") + ".";
 }
 
 void PlaceSheet::refreshList() {
   refreshing_ = true;
-  list_->clear();
-  for (const PartPtr& part : session_.project()->parts) list_->addItem(QString::fromStdString(part->name));
+  const auto& parts = session_.project()->parts;
+  while (list_->count() > static_cast<int>(parts.size())) delete list_->takeItem(list_->count() - 1);
+  pictured_.resize(parts.size());
+  for (std::size_t p = 0; p < parts.size(); ++p) {
+    if (list_->count() <= static_cast<int>(p)) list_->addItem(QString());
+    QListWidgetItem* item = list_->item(static_cast<int>(p));
+    item->setText(QString::fromStdString(parts[p]->name));
+    const std::uint64_t key = pictureKey(*parts[p]);
+    if (pictured_[p] == key && !item->icon().isNull()) continue;
+    pictured_[p] = key;
+    const Portrait picture = portrait(*parts[p]->mesh, transformOf(parts[p]->placement, *parts[p]->mesh), 2 * thumbnail);
+    item->setIcon(QIcon(QPixmap::fromImage(imageOf(picture, 90))));
+  }
   refreshing_ = false;
   refreshFigures();
 }
 
 void PlaceSheet::refreshFigures() {
   refreshing_ = true;
-  list_->setCurrentRow(session_.selectedPart());
+  {
+    const QSignalBlocker quiet(list_);
+    list_->clearSelection();
+    for (const std::size_t p : session_.selection())
+      if (QListWidgetItem* item = list_->item(static_cast<int>(p))) item->setSelected(true);
+    if (session_.selectedPart() >= 0) list_->setCurrentRow(session_.selectedPart(), QItemSelectionModel::NoUpdate);
+  }
   const Part* selected = part();
   for (QPushButton* button : partButtons_) button->setEnabled(selected != nullptr);
-  for (const Triple* boxes : {&position_, &turn_, &scale_})
-    for (std::size_t axis = 0; axis < 3; ++axis) {
-      QDoubleSpinBox* box = (*boxes)[axis];
-      box->setEnabled(selected != nullptr);
-      if (!selected) {
-        box->setValue(boxes == &scale_ ? 100 : 0);
-        continue;
-      }
-      const auto k = static_cast<Eigen::Index>(axis);
-      box->setValue(boxes == &position_ ? selected->placement.position[k]
-                    : boxes == &turn_   ? selected->placement.turn[k]
-                                        : std::abs(selected->placement.scale[k]) * 100);
-    }
-  figures_->setText(tr("No part is on the plate yet."));
-  soundness_->clear();
-  if (selected) {
-    const Vec3 size = placedBounds(selected->placement, *selected->mesh).sizes();
-    figures_->setText(tr("%1 × %2 × %3 mm, %L4 facets").arg(size.x(), 0, 'f', 1).arg(size.y(), 0, 'f', 1).arg(size.z(), 0, 'f', 1)
-                          .arg(selected->mesh->facets.size()));
-    const Shown& shown = session_.shown();
-    const auto index = static_cast<std::size_t>(session_.selectedPart());
-    if (shown.build && !session_.isStale() && index < shown.build->parts.size()) {
-      const MeshFigures& figures = *shown.build->parts[index].figures;
-      soundness_->setText(figures.sound() ? tr("The mesh is closed and sound.")
-                                          : tr("The mesh has %1 open edges, %2 flipped and %3 duplicate facets.")
-                                                .arg(figures.openEdges).arg(figures.flippedFacets).arg(figures.duplicateFacets));
-    }
+  for (QWidget* box : figureBoxes_) box->setEnabled(selected != nullptr);
+  const Vec3 placed = selected ? Vec3(placedBounds(selected->placement, *selected->mesh).sizes()) : Vec3(Vec3::Zero());
+  for (std::size_t axis = 0; axis < 3; ++axis) {
+    const auto k = static_cast<Eigen::Index>(axis);
+    position_[axis]->setValue(selected ? selected->placement.position[k] : 0);
+    turn_[axis]->setValue(selected ? selected->placement.turn[k] : 0);
+    scale_[axis]->setValue(selected ? std::abs(selected->placement.scale[k]) * 100 : 100);
+    measures_[axis]->setValue(selected ? selected->mesh->bounds.sizes()[k] * std::abs(selected->placement.scale[k]) : 0.01);
   }
+  lift_->setValue(selected ? placedBounds(selected->placement, *selected->mesh).min().z() : 0);
+  const std::size_t count = session_.selection().size();
+  size_->setText(!selected ? tr("No part is on the plate yet.")
+                 : (count > 1 ? tr("%1 parts selected; figures are of %2. ").arg(count).arg(QString::fromStdString(selected->name)) : QString()) +
+                       tr("As it stands %1 × %2 × %3 mm, %L4 facets.").arg(placed.x(), 0, 'f', 1).arg(placed.y(), 0, 'f', 1).arg(placed.z(), 0, 'f', 1)
+                           .arg(selected->mesh->facets.size()));
+  soundness_->setText(selected ? healthWords(session_.selection().back()) : QString());
   refreshing_ = false;
 }
 

@@ -1,11 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Place: the parts, and where each stands, in figures.
+// Place: the parts, how sound their meshes are, where and which way up each stands.
 #pragma once
 
 #include "app/worksheets/worksheet.hpp"
 
 #include <array>
+#include <functional>
 
+class QCheckBox;
 class QDoubleSpinBox;
 class QListWidget;
 class QPushButton;
@@ -19,20 +21,33 @@ class PlaceSheet : public Worksheet {
 
  Q_SIGNALS:
   void addAsked();
+  void replaceAsked();
 
  private:
   using Triple = std::array<QDoubleSpinBox*, 3>;
-  Triple addTriple(const QString& name, const QString& unit, double low, double high, int decimals, double step);
+  void addPartsList();
+  void addMesh();
+  void addFigures();
+  QPushButton* addButton(class QBoxLayout* line, const char* name, const QString& words, const QString& help, const std::function<void()>& run);
+  QDoubleSpinBox* addBox(const QString& name, const QString& unit, double low, double high, int decimals, double step);
+  Triple addTriple(const QString& name, const QString& unit, double low, double high, int decimals, double step,
+                   const std::function<void(int, double)>& changed);
   const Part* part() const;
-  void place(const PlacePart& change);
-  void scaleBy(int axis, double percent);
+  void forSelected(const std::function<Operation(std::size_t)>& operation);  // one step for all selected parts
+  void place(PlacePart change);
+  void scaleTo(int axis, double factor);
   void refreshList();
   void refreshFigures();
+  QString healthWords(std::size_t part) const;
 
   QListWidget* list_;
-  QLabel *figures_, *soundness_;
-  Triple position_, turn_, scale_;
+  QLabel *size_, *soundness_;
+  Triple position_, turn_, measures_, scale_;
+  QDoubleSpinBox* lift_;
+  QCheckBox* inProportion_;
   std::vector<QPushButton*> partButtons_;
+  std::vector<QWidget*> figureBoxes_;
+  std::vector<std::uint64_t> pictured_;  // what the list's pictures were made from
   bool refreshing_ = false;
 };
 

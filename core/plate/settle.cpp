@@ -61,19 +61,22 @@ Placement turnedDown(const Placement& placement, const TriangleMesh& mesh, const
   return droppedTo(result, mesh, 0);
 }
 
+Placement turnedDownOn(const std::vector<RestingFace>& faces, const Placement& placement, const TriangleMesh& mesh, std::uint32_t facet) {
+  // A normal of the unscaled mesh becomes one of the scaled mesh by the inverse scale.
+  const Vec3 pointed = mesh.normal(facet).cwiseQuotient(placement.scale).normalized();
+  const auto best = std::max_element(faces.begin(), faces.end(), [&](const RestingFace& a, const RestingFace& b) {
+    return a.normal.dot(pointed) < b.normal.dot(pointed);
+  });
+  return turnedDown(placement, mesh, best->normal);
+}
+
 std::optional<Placement> placedOnFaceAt(const Placement& placement, const MeshPtr& mesh, const Vec3& at) {
   const Affine toPlate = transformOf(placement, *mesh);
   const double least = placement.scale.cwiseAbs().minCoeff();
   const auto near = nearestOn(*treeOf(mesh), toPlate.inverse() * at, pointing / least);
-  if (!near) return std::nullopt;
-  // A normal of the unscaled mesh becomes one of the scaled mesh by the inverse scale.
-  const Vec3 pointed = mesh->normal(near->facet).cwiseQuotient(placement.scale).normalized();
   const std::vector<RestingFace> faces = restingFaces(*mesh, placement.scale);
-  const auto best = std::max_element(faces.begin(), faces.end(), [&](const RestingFace& a, const RestingFace& b) {
-    return a.normal.dot(pointed) < b.normal.dot(pointed);
-  });
-  if (best == faces.end()) return std::nullopt;
-  return turnedDown(placement, *mesh, best->normal);
+  if (!near || faces.empty()) return std::nullopt;
+  return turnedDownOn(faces, placement, *mesh, near->facet);
 }
 
 }  // namespace trellis

@@ -22,6 +22,10 @@ std::vector<RestingFace> restingFaces(const TriangleMesh& mesh, const Vec3& scal
 // to the plate. From then on it rests.
 Placement turnedDown(const Placement& placement, const TriangleMesh& mesh, const Vec3& normal);
 
+// The same for the face among these that is nearest in direction to a facet of the mesh. faces as by
+// restingFaces for the placement's scale, at least one.
+Placement turnedDownOn(const std::vector<RestingFace>& faces, const Placement& placement, const TriangleMesh& mesh, std::uint32_t facet);
+
 // The same with the face of the hull that is nearest in direction to the facet at a place on the placed
 // part: a part cannot rest on a hollow. Nothing when no facet is within 1 mm of the place.
 std::optional<Placement> placedOnFaceAt(const Placement& placement, const MeshPtr& mesh, const Vec3& at);

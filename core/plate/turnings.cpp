@@ -180,6 +180,7 @@ std::vector<Turning> TurningSurvey::refined(const std::vector<Turning>& turnings
       if (!moved) reach /= 2;
     }
   });
+  result.insert(result.end(), turnings.begin(), turnings.end());  // where several met, the next best fill up
   return distinct(std::move(result), turnings.size(), samples_->little);
 }
 

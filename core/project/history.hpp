@@ -12,39 +12,65 @@ class History {
  public:
   explicit History(ProjectPtr project) : states_{{"", std::move(project)}} {}
 
-  const ProjectPtr& now() const { return states_[at_].project; }
-  bool isSaved() const { return saved_ == now(); }
-  void markSaved() { saved_ = now(); }
+  // The project, or what is being tried out.
+  const ProjectPtr& now() const { return trial_.project ? trial_.project : states_[at_].project; }
+  bool isSaved() const { return saved_ == states_[at_].project; }
+  void markSaved() { saved_ = states_[at_].project; }
 
-  // Throws what apply throws and then changes nothing. With continuing, the operation replaces the last
-  // step if it has not been undone: for figures that are dragged.
+  // Throws what performed() throws and then changes nothing. With continuing, the operation replaces the
+  // last step if it has not been undone: for figures that are dragged. What was tried out is dropped.
   void perform(const Operation& operation, bool continuing = false) {
-    ProjectPtr next = performed(*now(), operation);
-    states_.resize(at_ + 1);
-    if (continuing && at_ > 0)
-      states_[at_] = {nameOf(operation), std::move(next)};
-    else
-      states_.push_back({nameOf(operation), std::move(next)});
-    at_ = states_.size() - 1;
+    take(nameOf(operation), performed(*states_[at_].project, operation), continuing);
+  }
+  // Several operations as one step, named after the first.
+  void performTogether(const std::vector<Operation>& operations) {
+    ProjectPtr next = states_[at_].project;
+    for (const Operation& operation : operations) next = performed(*next, operation);
+    take(nameOf(operations.front()), std::move(next), false);
   }
 
-  // Names of the step that undo or redo would take; empty when there is none.
-  std::string undoName() const { return at_ > 0 ? states_[at_].name : ""; }
+  // Trying out shows a project without making a step of it, until it is kept or left.
+  void tryOut(std::string name, ProjectPtr project) { trial_ = {std::move(name), std::move(project)}; }
+  bool isTrying() const { return trial_.project != nullptr; }
+  const std::string& trialName() const { return trial_.name; }
+  void keepTrial() {
+    if (isTrying()) take(std::string(trial_.name), ProjectPtr(trial_.project), false);
+  }
+  void leaveTrial() { trial_ = {}; }
+
+  // Names of the step that undo or redo would take; empty when there is none. While something is tried out,
+  // undo leaves it.
+  std::string undoName() const { return isTrying() ? trial_.name : at_ > 0 ? states_[at_].name : ""; }
   std::string redoName() const { return at_ + 1 < states_.size() ? states_[at_ + 1].name : ""; }
   void undo() {
-    if (at_ > 0) --at_;
+    if (isTrying())
+      leaveTrial();
+    else if (at_ > 0)
+      --at_;
   }
   void redo() {
+    leaveTrial();
     if (at_ + 1 < states_.size()) ++at_;
   }
 
  private:
+  void take(std::string name, ProjectPtr next, bool continuing) {
+    leaveTrial();
+    states_.resize(at_ + 1);
+    if (continuing && at_ > 0)
+      states_[at_] = {std::move(name), std::move(next)};
+    else
+      states_.push_back({std::move(name), std::move(next)});
+    at_ = states_.size() - 1;
+  }
+
   struct State {
     std::string name;  // of the step that led here
     ProjectPtr project;
   };
   std::vector<State> states_;
   std::size_t at_ = 0;
+  State trial_;
   ProjectPtr saved_;
 };
 

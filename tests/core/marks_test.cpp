@@ -112,7 +112,7 @@ TEST(MarksFile, ComesBackTheSameAndRefusesDamage) {
   EXPECT_EQ(unpackMarks(bytes, ball->facets.size(), "marks")->key(), marks->key());
   EXPECT_LT(bytes.size(), 40000u);
   std::mt19937 random(3);
-  for (int i = 0; i < 3000; ++i) {  // no damage crashes; what is accepted is a tree
+  for (int i = 0; i < rounds(3000); ++i) {  // no damage crashes; what is accepted is a tree
     std::string hurt = bytes.substr(0, random() % (bytes.size() + 1));
     for (int k = 0; k < 3 && !hurt.empty(); ++k) hurt[random() % hurt.size()] = static_cast<char>(random());
     try {

@@ -9,6 +9,7 @@
 
 #include <cmath>
 #include <cstring>
+#include <random>
 
 namespace trellis::test {
 namespace {
@@ -65,6 +66,40 @@ TEST(BadMeshes, AreRefusedWithASentenceThatNamesTheFile) {
   EXPECT_THAT(refusal(std::string("PK\x03\x04 and then nothing", 20), "stub.3mf"), HasSubstr("stub.3mf"));
   EXPECT_THROW(readMeshFile("/nowhere/part.stl", Progress()), Error);
   EXPECT_THROW(readMeshFile("/tmp", Progress()), Error);
+}
+
+TEST(BadMeshes, DamageIsASentenceAndNeverACrash) {
+  const std::string binary = writeStl(*sphere({1, 2, 3}, 7, 12, 18));
+  std::string text = "solid leaf\n";
+  for (int i = 0; i < 12; ++i)
+    text += "facet normal 0 0 1\nouter loop\nvertex 0 0 " + std::to_string(i) + "\nvertex 1.5e1 0 0\nvertex 0 2 -3.25\nendloop\nendfacet\n";
+  text += "endsolid\n";
+  std::mt19937 random(1);
+  for (int i = 0; i < rounds(3000); ++i) {
+    std::string hurt = i % 2 ? binary : text;
+    if (i % 5 == 0) hurt.resize(random() % hurt.size());
+    for (int k = 0; k < 5 && !hurt.empty(); ++k) hurt[random() % hurt.size()] = static_cast<char>(random());
+    try {
+      const MeshPtr mesh = readStl(hurt, "hurt.stl");
+      for (const Facet& f : mesh->facets)
+        for (const std::uint32_t v : f) ASSERT_LT(v, mesh->vertices.size());
+    } catch (const Error& error) {
+      EXPECT_THAT(error.what(), testing::StartsWith("hurt.stl"));
+    }
+  }
+}
+
+// Files of nothing wide, on nothing left to write: `ulimit -f` counts in kilobytes.
+TEST(Saving, OnAFullDiskIsASentenceAndKeepsTheOldFile) {
+  ScratchFolder folder;
+  writeFileAtomically(folder / "kept.stl", "before");
+  const std::string command = std::string("bash -c 'trap \"\" XFSZ; ulimit -f 4; ") + TRELLIS_CLI + " convert " TRELLIS_DEMO "/latch.stl " + (folder / "kept.stl") + "' 2>&1";
+  FILE* pipe = ::popen(command.c_str(), "r");
+  std::string said(400, '\0');
+  said.resize(std::fread(said.data(), 1, said.size(), pipe));
+  EXPECT_NE(::pclose(pipe), 0);
+  EXPECT_THAT(said, HasSubstr("kept.stl"));
+  EXPECT_EQ(readFile(folder / "kept.stl"), "before");
 }
 
 TEST(Inspect, KnowsABoxByHeart) {

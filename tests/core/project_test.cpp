@@ -127,7 +127,7 @@ TEST(ProjectFile, DamageIsASentenceAndNeverACrash) {
   ProjectPtr project = performed(*projectOf(table(20, 8, 2)), ballAt({54, 54, 8}, 3));
   const std::string bytes = packProject(*project);
   std::mt19937 random(5);
-  for (int i = 0; i < 400; ++i) {
+  for (int i = 0; i < rounds(400); ++i) {
     std::string hurt = bytes;
     if (i % 4 == 0) hurt.resize(random() % hurt.size());
     for (int k = 0; k < 6 && !hurt.empty(); ++k) hurt[random() % hurt.size()] = static_cast<char>(random());

@@ -314,8 +314,7 @@ TEST_P(DamageTest, CostsASentence) {
   const std::string whole = readFile(path), suffix = files::path(path).extension().string();
   ScratchFolder folder;
   std::mt19937 random(8);
-  const int rounds = std::getenv("TRELLIS_ROUNDS") ? std::atoi(std::getenv("TRELLIS_ROUNDS")) : 10;
-  for (int i = 0; i < rounds; ++i) {
+  for (int i = 0; i < rounds(10); ++i) {
     std::string hurt = whole.substr(0, i % 3 ? whole.size() : random() % whole.size());
     for (int k = 0; k < 4 && !hurt.empty(); ++k) hurt[random() % hurt.size()] = static_cast<char>(random() % (i % 2 ? 256 : 96) + (i % 2 ? 0 : 32));
     writeFileAtomically(folder / ("hurt" + suffix), hurt);

@@ -1,5 +1,5 @@
 #version 330 core
-// Kinds: 0 part, 1 enforce, 2 block, 3 support body, 4 upper interface.
+// Kinds: 0 part, 1 enforce, 2 block, 3 support body, 4 upper interface, 5 ghost.
 in vec3 world;
 in vec3 facing;
 flat in int what;
@@ -34,6 +34,6 @@ void main() {
   vec3 lamp = normalize(vec3(-0.35, -0.5, 0.8));
   float light = 0.62 + 0.26 * abs(dot(n, toEye)) + 0.16 * max(dot(n, lamp), 0.0);
   vec3 lit = base * min(light, 1.05);
-  if (what >= 3) lit = mix(lit, paper, 0.55 * faded);
-  colour = vec4(lit, 1.0);
+  if (what == 3 || what == 4) lit = mix(lit, paper, 0.55 * faded);
+  colour = vec4(what == 5 ? mix(lit, paper, 0.35) : lit, what == 5 ? 0.55 : 1.0);
 }

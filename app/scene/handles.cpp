@@ -1,0 +1,108 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/scene/handles.hpp"
+
+#include <QLineF>
+
+#include <algorithm>
+#include <cmath>
+#include <limits>
+
+namespace trellis {
+
+namespace {
+
+constexpr double near = 8;  // pixels
+
+double distanceToSegment(const QPointF& p, const QPointF& a, const QPointF& b) {
+  const QPointF ab = b - a, ap = p - a;
+  const double length = ab.x() * ab.x() + ab.y() * ab.y();
+  const double t = length > 0 ? std::clamp((ap.x() * ab.x() + ap.y() * ab.y()) / length, 0.0, 1.0) : 0;
+  return QLineF(p, a + ab * t).length();
+}
+
+}  // namespace
+
+std::vector<Handle> handlesOf(const Box3& placed) {
+  const Vec3 middle = placed.center();
+  const double reach = placed.sizes().norm() / 2;
+  std::vector<Handle> handles;
+  for (int axis = 0; axis < 3; ++axis) {
+    const Vec3 from = middle + Vec3::Unit(axis) * placed.sizes()[axis] / 2, to = from + Vec3::Unit(axis) * std::max(10.0, reach * 0.5);
+    const Vec3 side = Vec3::Unit((axis + 1) % 3) * reach * 0.06, back = to - Vec3::Unit(axis) * reach * 0.12;
+    handles.push_back({Handle::move, axis, {from, to, back + side, to, back - side}, to + Vec3::Unit(axis) * reach * 0.08});
+    Handle ring{Handle::turn, axis, {}, Vec3::Zero()};
+    for (int k = 0; k <= 64; ++k) {
+      const double angle = 2 * pi * k / 64;
+      ring.line.push_back(middle + reach * 1.08 * (std::cos(angle) * Vec3::Unit((axis + 1) % 3) + std::sin(angle) * Vec3::Unit((axis + 2) % 3)));
+    }
+    handles.push_back(ring);
+  }
+  const Vec3 corner = placed.max(), out = (corner - middle).normalized() * reach * 0.16;
+  handles.push_back({Handle::scale, 0, {corner, corner + out}, corner + out * 1.6});
+  return handles;
+}
+
+const Handle* handleAt(const std::vector<Handle>& handles, const Camera& camera, const QPointF& pixel) {
+  const Handle* best = nullptr;
+  double nearest = near;
+  for (const Handle& handle : handles)
+    for (std::size_t i = 1; i < handle.line.size(); ++i) {
+      const auto a = camera.pixelOf(handle.line[i - 1]), b = camera.pixelOf(handle.line[i]);
+      if (!a || !b) continue;
+      const double distance = distanceToSegment(pixel, *a, *b);
+      if (distance >= nearest) continue;
+      nearest = distance;
+      best = &handle;
+    }
+  return best;
+}
+
+HandleDrag::HandleDrag(const Handle& handle, const Part& part, std::size_t index, const Camera& camera, const QPointF& pixel)
+    : handle_(handle), before_(part.placement), low_(placedBounds(part.placement, *part.mesh).min().z()), part_(index), middle_(placedBounds(part.placement, *part.mesh).center()) {
+  start_ = handle.kind == Handle::move ? along(camera, pixel) : handle.kind == Handle::turn ? around(camera, pixel) : away(camera, pixel);
+}
+
+// Millimetres along the handle's axis where it passes nearest to the pointer's ray.
+double HandleDrag::along(const Camera& camera, const QPointF& pixel) const {
+  const Camera::Ray ray = camera.rayAt(pixel);
+  const Vec3 axis = Vec3::Unit(handle_.axis), d = ray.direction.normalized(), between = ray.origin - middle_;
+  const double slant = axis.dot(d), spread = 1 - slant * slant;
+  return spread < 1e-6 ? start_ : (axis.dot(between) - slant * d.dot(between)) / spread;
+}
+
+// Degrees around the handle's axis where the pointer's ray meets the ring's plane.
+double HandleDrag::around(const Camera& camera, const QPointF& pixel) const {
+  const Camera::Ray ray = camera.rayAt(pixel);
+  const Vec3 axis = Vec3::Unit(handle_.axis);
+  const double towards = ray.direction.dot(axis);
+  if (std::abs(towards) < 1e-3 * ray.direction.norm()) return start_;
+  const Vec3 on = ray.origin + ray.direction * ((middle_ - ray.origin).dot(axis) / towards) - middle_;
+  return toDegrees(std::atan2(on[(handle_.axis + 2) % 3], on[(handle_.axis + 1) % 3]));
+}
+
+// Pixels from the part's middle.
+double HandleDrag::away(const Camera& camera, const QPointF& pixel) const {
+  const auto middle = camera.pixelOf(middle_);
+  return middle ? std::max(1.0, QLineF(*middle, pixel).length()) : 1.0;
+}
+
+PlacePart HandleDrag::to(const Camera& camera, const QPointF& pixel, bool fine) const {
+  PlacePart place;
+  place.part = part_;
+  if (handle_.kind == Handle::move && handle_.axis == 2) {
+    place.lift = std::max(0.0, low_ + along(camera, pixel) - start_);
+  } else if (handle_.kind == Handle::move) {
+    place.position = before_.position;
+    (*place.position)[handle_.axis] += along(camera, pixel) - start_;
+  } else if (handle_.kind == Handle::turn) {
+    const double step = fine ? 1 : 5, turned = std::round((around(camera, pixel) - start_) / step) * step;
+    Vec3 about = Vec3::Zero();
+    about[handle_.axis] = turned;
+    place.turn = degreesOf(turnOf(about) * turnOf(before_.turn));
+  } else {
+    place.scale = before_.scale * (away(camera, pixel) / start_);
+  }
+  return place;
+}
+
+}  // namespace trellis

@@ -1,0 +1,61 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/widgets/trial_bar.hpp"
+
+#include "core/assess/report.hpp"
+
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QPushButton>
+
+namespace trellis {
+
+TrialBar::TrialBar(Session& session, QWidget* parent) : QFrame(parent), session_(session) {
+  setObjectName("trial");
+  auto* line = new QHBoxLayout(this);
+  line->setContentsMargins(12, 6, 8, 6);
+  words_ = new QLabel;
+  auto* keep = new QPushButton(tr("Keep"));
+  keep->setObjectName("keep");
+  keep->setToolTip(tr("Makes a step of it, which can be undone. Enter."));
+  auto* leave = new QPushButton(tr("Leave"));
+  leave->setObjectName("leave");
+  leave->setToolTip(tr("Everything is as it was before. Esc."));
+  line->addWidget(words_);
+  line->addWidget(keep);
+  line->addWidget(leave);
+  connect(keep, &QPushButton::clicked, &session, &Session::keepTrial);
+  connect(leave, &QPushButton::clicked, &session, &Session::leaveTrial);
+  connect(&session, &Session::projectChanged, this, &TrialBar::refresh);
+  connect(&session, &Session::shownChanged, this, &TrialBar::refresh);
+  refresh();
+}
+
+// What the newest build says of the part that is tried out, against the build before.
+QString TrialBar::changes() const {
+  const Shown& shown = session_.shown();
+  const int part = session_.selectedPart();
+  if (session_.isStale() || !shown.build || part < 0 || static_cast<std::size_t>(part) >= shown.build->parts.size()) return tr("building…");
+  const PartBuild& built = shown.build->parts[static_cast<std::size_t>(part)];
+  const bool sameMesh = before_.build && before_.project->parts.size() == shown.project->parts.size() &&
+                        before_.project->parts[static_cast<std::size_t>(part)]->mesh == shown.project->parts[static_cast<std::size_t>(part)]->mesh;
+  if (sameMesh) {
+    const auto words = [](const Shown& s) { return QString::number(grams(s.build->tally.supportVolume(), s.project->settings), 'f', 1); };
+    return tr("support %1 g, before %2 g").arg(words(shown), words(before_));
+  }
+  QStringList words;
+  for (const Trouble& trouble : built.health->troubles) words << QString::fromStdString(inWords(trouble));
+  const std::size_t lost = shown.project->parts[static_cast<std::size_t>(part)]->lostMarks.size();
+  if (lost > 0) words << tr("marks lost in %1 place%2").arg(lost).arg(lost == 1 ? "" : "s");
+  return words.isEmpty() ? tr("the mesh is sound") : tr("left: ") + words.join(", ");
+}
+
+void TrialBar::refresh() {
+  if (!session_.isTrying() && !session_.isStale()) before_ = session_.shown();
+  setVisible(session_.isTrying());
+  if (!session_.isTrying()) return;
+  words_->setText(tr("Trying out: %1 · %2").arg(session_.trialName(), changes()));
+  adjustSize();
+  move((parentWidget()->width() - width()) / 2, 12);
+}
+
+}  // namespace trellis

@@ -1,0 +1,119 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/widgets/turning_strip.hpp"
+
+#include "app/widgets/portrait_image.hpp"
+
+#include <QComboBox>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QListWidget>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+#include <algorithm>
+#include <numeric>
+
+namespace trellis {
+
+namespace {
+
+// What turnings may be sorted by, and which way is better.
+struct Order {
+  const char* name;
+  double (*badness)(const Turning&);
+};
+constexpr Order orders[] = {
+    {QT_TR_NOOP("least support"), [](const Turning& t) { return t.supportVolume; }},
+    {QT_TR_NOOP("least hanging"), [](const Turning& t) { return t.hanging; }},
+    {QT_TR_NOOP("least scarred"), [](const Turning& t) { return t.scarred; }},
+    {QT_TR_NOOP("most on the plate"), [](const Turning& t) { return -t.contact; }},
+    {QT_TR_NOOP("lowest"), [](const Turning& t) { return t.height; }},
+    {QT_TR_NOOP("least stepping"), [](const Turning& t) { return t.stepped; }},
+};
+
+QString squareCentimetres(double mm2) { return QString::number(mm2 / 100, 'f', 1) + " cm²"; }
+
+QString figuresOf(const Turning& t) {
+  const auto row = [](const QString& name, const QString& value) { return QString("<tr><td>%1&nbsp;&nbsp;</td><td align='right'>%2</td></tr>").arg(name, value); };
+  return "<table>" + row(QObject::tr("support, about"), QString::number(t.supportVolume / 1000, 'f', 1) + " cm³") +
+         row(QObject::tr("hanging"), squareCentimetres(t.hanging)) + row(QObject::tr("scarred"), squareCentimetres(t.scarred)) +
+         row(QObject::tr("on the plate"), squareCentimetres(t.contact)) + row(QObject::tr("height"), QString::number(t.height, 'f', 1) + " mm") +
+         row(QObject::tr("stepped faces"), squareCentimetres(t.stepped)) + "</table>";
+}
+
+}  // namespace
+
+TurningStrip::TurningStrip(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+  auto* column = new QVBoxLayout(this);
+  column->setContentsMargins(0, 0, 0, 0);
+  auto* line = new QHBoxLayout;
+  find_ = new QPushButton(tr("Look for turnings"));
+  find_->setObjectName("findTurnings");
+  find_->setToolTip(tr("Ways to put the selected part on the plate, with what each would cost in support. A first set comes at once, a better one soon after."));
+  order_ = new QComboBox;
+  order_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+  for (const Order& order : orders) order_->addItem(tr(order.name));
+  line->addWidget(find_);
+  line->addWidget(order_, 1);
+  column->addLayout(line);
+  list_ = new QListWidget;
+  list_->setObjectName("turnings");
+  list_->setViewMode(QListView::IconMode);
+  list_->setFlow(QListView::LeftToRight);
+  list_->setWrapping(false);
+  list_->setMovement(QListView::Static);
+  list_->setIconSize({72, 72});
+  list_->setGridSize({84, 96});
+  list_->setFixedHeight(118);
+  list_->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  column->addWidget(list_);
+  figures_ = new QLabel;
+  figures_->setObjectName("quiet");
+  figures_->setTextFormat(Qt::RichText);
+  figures_->setWordWrap(true);
+  column->addWidget(figures_);
+  connect(find_, &QPushButton::clicked, &session, &Session::findTurnings);
+  connect(order_, &QComboBox::activated, this, &TurningStrip::refresh);
+  connect(list_, &QListWidget::itemClicked, this, [this](QListWidgetItem* item) { take(list_->row(item)); });
+  connect(list_, &QListWidget::itemActivated, this, [this](QListWidgetItem* item) { take(list_->row(item)); });
+  connect(list_, &QListWidget::currentRowChanged, this, [this](int row) {
+    if (row >= 0) figures_->setText(figuresOf(session_.turnings()[shown_[static_cast<std::size_t>(row)]].turning));
+  });
+  connect(&session, &Session::turningsChanged, this, &TurningStrip::refresh);
+  connect(&session, &Session::projectChanged, this, [this] {
+    if (!session_.isTrying()) tried_ = -1;
+    find_->setEnabled(session_.selectedPart() >= 0);
+  });
+  refresh();
+}
+
+void TurningStrip::refresh() {
+  const auto& turnings = session_.turnings();
+  const Order& order = orders[order_->currentIndex()];
+  shown_.resize(turnings.size());
+  std::iota(shown_.begin(), shown_.end(), 0u);
+  if (order_->currentIndex() > 0)  // they come by least support, and by what stands better where that makes no difference
+    std::stable_sort(shown_.begin(), shown_.end(), [&](std::size_t a, std::size_t b) { return order.badness(turnings[a].turning) < order.badness(turnings[b].turning); });
+  list_->clear();
+  tried_ = -1;
+  for (const std::size_t i : shown_)
+    list_->addItem(new QListWidgetItem(QIcon(QPixmap::fromImage(imageOf(turnings[i].picture, session_.settingsInHand().number("support.free_lean")))),
+                                       QString::number(turnings[i].turning.supportVolume / 1000, 'f', 1) + " cm³"));
+  find_->setEnabled(session_.selectedPart() >= 0);
+  figures_->setText(turnings.empty() ? tr("Each picture names its support, about. Click one to try it, click it again to keep it.") : QString());
+  if (!shown_.empty()) list_->setCurrentRow(0);
+}
+
+void TurningStrip::take(int row) {
+  if (session_.selectedPart() < 0) return;
+  if (row == tried_ && session_.isTrying()) return session_.keepTrial();
+  PlacePart place;
+  place.part = session_.selection().back();
+  place.turn = session_.turnings()[shown_[static_cast<std::size_t>(row)]].turning.turn;
+  if (session_.project()->parts[place.part]->placement.turn == *place.turn) return;  // a double click keeps, and no more
+  place.drop = true;
+  session_.tryOut(place);
+  tried_ = row;
+}
+
+}  // namespace trellis
