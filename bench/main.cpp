@@ -4,6 +4,7 @@
 #include "core/base/files.hpp"
 #include "core/marks/brush.hpp"
 #include "core/mesh/stl.hpp"
+#include "core/plate/turnings.hpp"
 #include "tests/package_mesh.hpp"
 #include "tests/shapes.hpp"
 
@@ -134,6 +135,11 @@ void sections(const MeshPtr& bunny, const CgalMesh& reference) {
   row("500 sections, closed and nested", seconds(3, [&] { slice(*bunny, heights, Progress()); }), "CGAL's slicer and a Clipper union", nested, "≥ 4×");
 }
 
+void turnings(const MeshPtr& bunny) {
+  const double first = seconds(1, [&] { TurningSurvey(bunny, Vec3::Ones(), {45, 0.2}).candidates(10, Progress()); });
+  row("first turnings, 75 k facets", first, "one second", 1, "≥ 1×");
+}
+
 void stages(const Build& build) {
   for (const auto& [stage, milliseconds] : build.milliseconds) fmt::print("      {:<24}{:>10.1f} ms\n", stage, milliseconds);
 }
@@ -172,6 +178,7 @@ int main() {
   reading(large);
   dabs(sphere({0, 0, 30}, 30, 72, 72), large);
   sections(bunny, reference);
+  turnings(bunny);
   builds(bunny, reference);
   return 0;
 }

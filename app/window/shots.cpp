@@ -58,7 +58,9 @@ int takeShots(MainWindow& window, const QString& folder) {
   shot("place");
   session.findTurnings();
   if (!waitForTurnings(session)) return 1;
-  window.findChild<QListWidget*>("turnings")->itemClicked(window.findChild<QListWidget*>("turnings")->item(2));
+  auto* list = window.findChild<QListWidget*>("turnings");
+  list->setCurrentRow(2);
+  Q_EMIT list->itemClicked(list->item(2));
   if (!waitForBuild(session)) return 1;
   shot("turnings");
   session.leaveTrial();
@@ -84,9 +86,20 @@ int takeShots(MainWindow& window, const QString& folder) {
   window.tally().toggleBreakdown();
   shot("tally");
   window.tally().toggleBreakdown();
+  // A part that came without some of its facets, and what mending would make of it.
+  Part torn = *session.project()->parts[2];
+  std::vector<Facet> facets = torn.mesh->facets;
+  facets.erase(facets.begin() + static_cast<std::ptrdiff_t>(facets.size() / 3), facets.begin() + static_cast<std::ptrdiff_t>(facets.size() / 3 + 240));
+  torn.mesh = makeMesh(torn.mesh->vertices, facets);
+  torn.marks = std::make_shared<const Marks>();
   session.newProject();
   window.showSheet(0);
   shot("empty");
+  session.perform(AddParts{{std::make_shared<const Part>(torn)}});
+  if (!waitForBuild(session)) return 1;
+  window.scene().camera().turnTo(-75, 25);
+  window.scene().fitAll();
+  shot("broken");
   return written ? 0 : 1;
 }
 
