@@ -204,13 +204,7 @@ void runConvert(const Options& options) {
   const std::string suffix = std::filesystem::path(options.out).extension().string();
   if (suffix == ".3mf") return writeFileAtomically(options.out, packProject(*project));
   if (suffix != ".stl") throw Error(options.out + " has a format this program does not write. End its name in .stl or .3mf.");
-  std::vector<Vec3f> corners;
-  for (const PartPtr& part : project->parts) {
-    const MeshPtr placed = transformed(*part->mesh, transformOf(part->placement, *part->mesh));
-    for (const Facet& f : placed->facets)
-      for (const std::uint32_t index : f) corners.push_back(placed->vertices[index]);
-  }
-  writeFileAtomically(options.out, writeStl(*meshFromCorners(corners)));
+  writeFileAtomically(options.out, writeStl(*placedTogether(*project)));
 }
 
 void runSettings(const Options& options) {

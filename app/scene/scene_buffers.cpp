@@ -65,6 +65,17 @@ std::vector<LineVertex> defectLines(const Project& project, const Build& build) 
   return out;
 }
 
+std::vector<LineVertex> freshLines(const Part& part, const std::vector<std::uint32_t>& facets) {
+  constexpr std::size_t most = 20000;
+  std::vector<LineVertex> out;
+  const Affine toPlate = transformOf(part.placement, *part.mesh);
+  for (std::size_t i = 0; i < std::min(facets.size(), most); ++i) {
+    const Corners c = part.mesh->corners(facets[i]);
+    for (std::size_t k = 0; k < 3; ++k) addLine(out, toPlate * c[k], toPlate * c[(k + 1) % 3], theme().accent);
+  }
+  return out;
+}
+
 std::vector<LineVertex> handleLines(const std::vector<Handle>& handles, const Handle* hot) {
   std::vector<LineVertex> out;
   for (const Handle& handle : handles)

@@ -19,6 +19,7 @@ struct LineVertex {
 std::vector<SurfaceVertex> partSurface(const Part& part);
 std::vector<SurfaceVertex> ghostSurface(const TriangleMesh& mesh, const Placement& placement);
 std::vector<LineVertex> defectLines(const Project& project, const Build& build);  // pairs; what is wrong with the meshes
+std::vector<LineVertex> freshLines(const Part& part, const std::vector<std::uint32_t>& facets);  // pairs; what mending added
 std::vector<LineVertex> handleLines(const std::vector<Handle>& handles, const Handle* hot);  // pairs
 std::vector<SurfaceVertex> markSurface(const Project& project);
 std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid);

@@ -183,8 +183,14 @@ void SceneView::refill() {
     }
     fill(parts_, all);
   }
-  if (defectsStale_)
-    fill(defects_, shown.build && !session_.isStale() ? defectLines(*project, *shown.build) : std::vector<LineVertex>());
+  if (defectsStale_) {
+    std::vector<LineVertex> lines = shown.build && !session_.isStale() ? defectLines(*project, *shown.build) : std::vector<LineVertex>();
+    if (session_.isTrying() && session_.selectedPart() >= 0) {
+      const std::vector<LineVertex> fresh = freshLines(*project->parts[session_.selection().back()], session_.trialFacets());
+      lines.insert(lines.end(), fresh.begin(), fresh.end());
+    }
+    fill(defects_, lines);
+  }
   if (marksStale_) fill(marks_, markSurface(*project));
   if (supportsStale_ && shown.supports) fill(supports_, supportSurface(*shown.supports));
   if (ribbonsStale_) {

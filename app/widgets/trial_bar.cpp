@@ -16,7 +16,7 @@ TrialBar::TrialBar(Session& session, QWidget* parent) : QFrame(parent), session_
   words_ = new QLabel;
   auto* keep = new QPushButton(tr("Keep"));
   keep->setObjectName("keep");
-  keep->setToolTip(tr("Makes a step of it, which can be undone. Enter."));
+  keep->setToolTip(tr("Makes a step of it, which can be undone. Ctrl+Enter."));
   auto* leave = new QPushButton(tr("Leave"));
   leave->setObjectName("leave");
   leave->setToolTip(tr("Everything is as it was before. Esc."));
@@ -46,7 +46,8 @@ QString TrialBar::changes() const {
   for (const Trouble& trouble : built.health->troubles) words << QString::fromStdString(inWords(trouble));
   const std::size_t lost = shown.project->parts[static_cast<std::size_t>(part)]->lostMarks.size();
   if (lost > 0) words << tr("marks lost in %1 place%2").arg(lost).arg(lost == 1 ? "" : "s");
-  return words.isEmpty() ? tr("the mesh is sound") : tr("left: ") + words.join(", ");
+  const QString left = words.isEmpty() ? tr("the mesh is sound") : tr("left: ") + words.join(", ");
+  return (session_.trialNotes() + QStringList{left}).join(" · ");
 }
 
 void TrialBar::refresh() {

@@ -150,7 +150,7 @@ void MainWindow::openByDialog(bool add) {
 
 void MainWindow::replaceByDialog() {
   const QString path = QFileDialog::getOpenFileName(this, tr("A revised mesh"), QString(), tr(openable));
-  if (!path.isEmpty()) session_->replaceSelected(path);
+  if (!path.isEmpty()) session_->tryReplacing(path);
 }
 
 // Formats without a unit are taken as millimetres, which gives odd sizes where the drawing was in others.
@@ -204,15 +204,26 @@ bool MainWindow::saveAs() {
   return saveTo(path);
 }
 
-bool MainWindow::saveTo(const QString& path) {
+bool MainWindow::tryWriting(const std::function<void()>& write) {
   try {
-    session_->save(path);
-    remember(path);
+    write();
     return true;
   } catch (const Error& error) {
     ask(error.what());
     return false;
   }
+}
+
+bool MainWindow::saveTo(const QString& path) {
+  return tryWriting([&] {
+    session_->save(path);
+    remember(path);
+  });
+}
+
+void MainWindow::exportStl() {
+  QString path = QFileDialog::getSaveFileName(this, tr("Write the parts as STL"), session_->title() + ".stl", tr("Meshes (*.stl)"));
+  if (!path.isEmpty()) tryWriting([&] { session_->exportStl(path); });
 }
 
 void MainWindow::exportGcode() {
@@ -221,14 +232,10 @@ void MainWindow::exportGcode() {
 }
 
 bool MainWindow::exportTo(const QString& path) {
-  try {
+  return tryWriting([&] {
     session_->exportGcode(path);
     pointed_->setText(tr("G-code written to %1").arg(path));
-    return true;
-  } catch (const Error& error) {
-    ask(error.what());
-    return false;
-  }
+  });
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) { mayLose() ? event->accept() : event->ignore(); }

@@ -54,6 +54,8 @@ class MainWindow : public QMainWindow {
   bool save();
   bool saveAs();
   void exportGcode();
+  void exportStl();
+  bool tryWriting(const std::function<void()>& write);
   void findCommand();
   void escape();
   void selectAll();

@@ -3,6 +3,7 @@
 
 #include "core/assess/report.hpp"
 #include "core/base/files.hpp"
+#include "core/mesh/stl.hpp"
 #include "core/pipeline/pipeline.hpp"
 #include "core/pipeline/rules.hpp"
 #include "core/project/project_file.hpp"
@@ -72,6 +73,8 @@ void Session::redo() {
 
 void Session::tryOut(const Operation& operation) {
   history_.leaveTrial();
+  trialNotes_.clear();
+  trialFacets_.clear();
   try {
     history_.tryOut(nameOf(operation), performed(*project(), operation));
   } catch (const Error& error) {
@@ -80,17 +83,39 @@ void Session::tryOut(const Operation& operation) {
   projectTouched();
 }
 
-void Session::tryOutInBackground(const Operation& operation) {
-  history_.leaveTrial();
-  errands_->doNext([this, operation, before = project()](const Progress& progress) {
-    progress.report(0.3, nameOf(operation));
-    const ProjectPtr result = performed(*before, operation);
-    progress.check();
-    here([=, this] {
-      if (project() != before) return;  // something else was done meanwhile
-      history_.tryOut(nameOf(operation), result);
-      projectTouched();
-    });
+void Session::offer(const ProjectPtr& from, const ProjectPtr& result, const std::string& name, const QStringList& notes,
+                    const std::vector<std::uint32_t>& facets) {
+  here([=, this] {
+    if (project() != from) return;
+    history_.tryOut(name, result);
+    trialNotes_ = notes;
+    trialFacets_ = facets;
+    projectTouched();
+  });
+}
+
+void Session::tryMending(MendBy way) {
+  leaveTrial();
+  if (selection_.empty()) return;
+  errands_->doNext([this, way, part = selection_.back(), before = project()](const Progress& progress) {
+    progress.report(0.2, "mending");
+    const Mended mended = mend(*before->parts[part]->mesh, way, progress);
+    QStringList notes;
+    for (const std::string& done : mended.done) notes << QString::fromStdString(done);
+    if (notes.isEmpty()) notes << tr("nothing to mend");
+    offer(before, performed(*before, ReplaceMesh{part, mended.mesh}), nameOf(MendPart{part, way}), notes, mended.fresh);
+  });
+}
+
+void Session::tryReplacing(const QString& path) {
+  leaveTrial();
+  if (selection_.empty()) return;
+  errands_->doNext([this, path, part = selection_.back(), before = project()](const Progress& progress) {
+    const auto meshes = readMeshFile(path.toStdString(), progress);
+    if (meshes.size() != 1) throw Error(QFileInfo(path).fileName().toStdString() + " holds several meshes, and a part is replaced by one. Save the one as a file of its own.");
+    progress.report(0.5, "carrying marks over");
+    const ReplaceMesh operation{part, meshes[0].mesh};
+    offer(before, performed(*before, operation), nameOf(operation), {}, {});
   });
 }
 
@@ -196,22 +221,6 @@ void Session::open(const QString& path, bool addToThis) {
   });
 }
 
-void Session::replaceSelected(const QString& path) {
-  if (selection_.empty()) return;
-  errands_->doNext([this, path, part = selection_.back(), before = project()](const Progress& progress) {
-    const auto meshes = readMeshFile(path.toStdString(), progress);
-    if (meshes.size() != 1) throw Error(QFileInfo(path).fileName().toStdString() + " holds several meshes, and a part is replaced by one. Save the one as a file of its own.");
-    progress.report(0.5, "carrying marks over");
-    const ReplaceMesh operation{part, meshes[0].mesh};
-    const ProjectPtr result = performed(*before, operation);
-    here([=, this] {
-      if (project() != before) return;
-      history_.tryOut(nameOf(operation), result);
-      projectTouched();
-    });
-  });
-}
-
 void Session::refuseWhileTrying() const {
   if (isTrying()) throw Error("Something is only being tried out: " + history_.trialName() + ". Keep it or leave it first.");
 }
@@ -232,6 +241,11 @@ void Session::exportGcode(const QString& path) {
   const double top = shown_.build->print.layers.back()->top;
   writeFileAtomically(path.toStdString(), writeGcode(shown_.build->print, gcodeRules(*project(), top),
                                                      totalsOf(*shown_.build, settings()), Progress()));
+}
+
+void Session::exportStl(const QString& path) {
+  refuseWhileTrying();
+  writeFileAtomically(path.toStdString(), writeStl(*placedTogether(*project())));
 }
 
 QString Session::title() const {

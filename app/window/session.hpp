@@ -12,6 +12,7 @@
 
 #include <QObject>
 #include <QString>
+#include <QStringList>
 
 #include <optional>
 
@@ -66,9 +67,13 @@ class Session : public QObject {
 
   // Shows what an operation would give, until it is kept or left. In the background where it takes long.
   void tryOut(const Operation& operation);
-  void tryOutInBackground(const Operation& operation);
+  void tryMending(MendBy way);                 // the selected part, in the background
+  void tryReplacing(const QString& path);      // its mesh by another file's, in the background
   bool isTrying() const { return history_.isTrying(); }
   QString trialName() const { return QString::fromStdString(history_.trialName()); }
+  // What was done to get there, in words, and the facets of the selected part that are new.
+  const QStringList& trialNotes() const { return trialNotes_; }
+  const std::vector<std::uint32_t>& trialFacets() const { return trialFacets_; }
   void keepTrial();
   void leaveTrial();
 
@@ -77,7 +82,7 @@ class Session : public QObject {
   void open(const QString& path, bool addToThis = false);
   void save(const QString& path);
   void exportGcode(const QString& path);
-  void replaceSelected(const QString& path);  // the selected part's mesh, in the background
+  void exportStl(const QString& path);  // all parts where they stand, as one mesh
   const QString& path() const { return path_; }  // of the project file, or empty
   QString title() const;
   bool isModified() const { return !history_.isSaved(); }
@@ -126,6 +131,8 @@ class Session : public QObject {
   void take(ProjectPtr project, const QString& path, bool saved);
   void projectTouched();
   void here(std::function<void()> call);  // on the window's thread
+  // From another thread: what was worked out from a project is tried out if nothing else was done meanwhile.
+  void offer(const ProjectPtr& from, const ProjectPtr& result, const std::string& name, const QStringList& notes, const std::vector<std::uint32_t>& facets);
 
   History history_{std::make_shared<const Project>()};
   Shown shown_;
@@ -133,6 +140,8 @@ class Session : public QObject {
   bool readOnly_ = false;
   std::vector<std::size_t> selection_;
   std::vector<ShownTurning> turnings_;
+  QStringList trialNotes_;
+  std::vector<std::uint32_t> trialFacets_;
   bool settling_ = false, editsPart_ = false;
   Brush brush_;
   std::pair<double, double> range_{0, 1e9};

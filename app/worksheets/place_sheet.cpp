@@ -103,11 +103,7 @@ void PlaceSheet::addMesh() {
   addSection(tr("Mesh"));
   soundness_ = addQuiet("");
   auto* line = new QHBoxLayout;
-  const auto mendBy = [this](MendBy way) {
-    return [this, way] {
-      if (part()) session_.tryOutInBackground(MendPart{session_.selection().back(), way});
-    };
-  };
+  const auto mendBy = [this](MendBy way) { return [this, way] { session_.tryMending(way); }; };
   addButton(line, "mend", tr("Mend"), tr("Joins seams, turns facets, fills holes, drops specks and doubles. Every sound vertex stays. Shown first; kept when you say so."), mendBy(MendBy::repair));
   addButton(line, "wrap", tr("Wrap"), tr("The last resort: a new closed skin around everything, up to 0.1 mm outside. Fine detail is lost."), mendBy(MendBy::wrap));
   addButton(line, "replace", tr("Replace…"), tr("A revised mesh in place of this one. Marks stay where the surface is still there; the rest is listed in the findings."), [this] { Q_EMIT replaceAsked(); });

@@ -5,6 +5,16 @@ namespace trellis {
 
 Settings settingsOf(const Project& project, std::size_t part) { return project.settings.with(project.parts[part]->settings); }
 
+MeshPtr placedTogether(const Project& project) {
+  std::vector<Vec3f> corners;
+  for (const PartPtr& part : project.parts) {
+    const MeshPtr placed = transformed(*part->mesh, transformOf(part->placement, *part->mesh));
+    for (const Facet& f : placed->facets)
+      for (const std::uint32_t index : f) corners.push_back(placed->vertices[index]);
+  }
+  return meshFromCorners(corners);
+}
+
 std::vector<PartPtr> partsFrom(const std::vector<NamedMesh>& meshes, const Settings& settings) {
   Box3 box;
   for (const NamedMesh& mesh : meshes) box.extend(mesh.mesh->bounds);

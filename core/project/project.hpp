@@ -19,6 +19,9 @@ Settings settingsOf(const Project& project, std::size_t part);
 
 using ProjectPtr = std::shared_ptr<const Project>;
 
+// All parts where they stand, as one mesh.
+MeshPtr placedTogether(const Project& project);
+
 // Meshes from files as parts in the middle of the plate, dropped onto it, in a row where there are
 // several. Meshes of one file keep their places relative to each other.
 std::vector<PartPtr> partsFrom(const std::vector<NamedMesh>& meshes, const Settings& settings);

@@ -104,7 +104,8 @@ TEST_F(PlacingTest, MendingIsShownFirstAndKeptWhenSaid) {
   };
   mendAndWait();
   EXPECT_TRUE(inspect(*part().mesh).sound());
-  EXPECT_TRUE(words().contains("the mesh is sound"));
+  EXPECT_TRUE(words().contains("filled 1 hole · the mesh is sound"));
+  EXPECT_GE(window.session().trialFacets().size(), 4u);
   QTest::keyClick(&window, Qt::Key_Escape);
   EXPECT_EQ(window.session().project(), broken);
   mendAndWait();
@@ -210,13 +211,13 @@ TEST_F(PlacingTest, AReplacedMeshKeepsItsMarksAndListsTheRest) {
   const double marked = markedArea(*part().mesh, Affine::Identity(), *part().marks, Mark::enforce);
   ASSERT_GT(marked, 10);
   writeFileAtomically(folder / "revised.stl", writeStl(*together({box({0, 0, 10}, {26, 20, 14}), box({8, 8, 0}, {12, 12, 10})})));
-  window.session().replaceSelected(QString::fromStdString(folder / "revised.stl"));
+  window.session().tryReplacing(QString::fromStdString(folder / "revised.stl"));
   ASSERT_TRUE(QTest::qWaitFor([&] { return window.session().isTrying(); }, 20000));
   window.session().keepTrial();
   EXPECT_NEAR(markedArea(*part().mesh, Affine::Identity(), *part().marks, Mark::enforce), marked, 0.05 * marked);
   EXPECT_TRUE(part().lostMarks.empty());
   writeFileAtomically(folder / "revised.stl", writeStl(*box({8, 8, 0}, {12, 12, 10})));
-  window.session().replaceSelected(QString::fromStdString(folder / "revised.stl"));
+  window.session().tryReplacing(QString::fromStdString(folder / "revised.stl"));
   ASSERT_TRUE(QTest::qWaitFor([&] { return window.session().isTrying(); }, 20000));
   EXPECT_FALSE(part().lostMarks.empty());
 }

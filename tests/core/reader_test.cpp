@@ -106,6 +106,31 @@ TEST_F(Reader, RefusesEntitiesThatExplodeAndFilesFromElsewhere) {
   EXPECT_THAT(refusal(package(text)), HasSubstr("x.3mf"));
 }
 
+// What a mesh file says of other files and of itself a million times over is not listened to.
+TEST_F(Reader, AmfEntitiesAreNotExpanded) {
+  const std::string corner = "<vertex><coordinates><x>0</x><y>0</y><z>0</z></coordinates></vertex>";
+  std::string amf = "<?xml version=\"1.0\"?><!DOCTYPE amf [<!ENTITY a \"1\"><!ENTITY b \"&a;&a;&a;&a;\"><!ENTITY f SYSTEM \"file:///etc/hostname\">]><amf><object id=\"0\">"
+                    "<metadata type=\"name\">&f;</metadata><mesh><vertices>" + corner +
+                    "<vertex><coordinates><x>1</x><y>0</y><z>0</z></coordinates></vertex><vertex><coordinates><x>0</x><y>&b;</y><z>0</z></coordinates></vertex>"
+                    "</vertices><volume><triangle><v1>0</v1><v2>1</v2><v3>2</v3></triangle></volume></mesh></object></amf>";
+  writeFileAtomically(folder / "x.amf", amf);
+  try {
+    for (const NamedMesh& part : readMeshFile(folder / "x.amf", Progress())) {
+      EXPECT_EQ(part.name, "&f;");
+      EXPECT_LT(part.mesh->bounds.max().y(), 1000);
+    }
+  } catch (const Error& error) {
+    EXPECT_THAT(error.what(), HasSubstr("x.amf"));
+  }
+}
+
+TEST_F(Reader, NamesThatLeadOutOfAnArchiveLeadNowhere) {
+  const std::string bytes = writeArchive({{"../../escaped.amf", "<amf><object id=\"0\"><mesh/></object></amf>"}});
+  writeFileAtomically(folder / "x.amf", bytes);
+  EXPECT_THROW(readMeshFile(folder / "x.amf", Progress()), Error);
+  EXPECT_FALSE(std::filesystem::exists(folder / "../../escaped.amf"));
+}
+
 TEST_F(Reader, DamageIsASentenceAndNeverACrash) {
   const std::string bytes = package(model("millimeter", object(1, tetrahedron), "<item objectid=\"1\"/>"));
   std::mt19937 random(9);
