@@ -29,7 +29,7 @@ class Memo {
 };
 
 // Not safe to run from two threads at once; runs of it use every thread there is. Keeps the values of
-// the last run and nothing older.
+// the last run and nothing older, but for what it learnt of each mesh.
 class Pipeline {
  public:
   Pipeline();
