@@ -38,9 +38,10 @@ class KeyBuilder {
       std::memcpy(&word, at, 8);
       add(word);
     }
+    if (size == 0) return *this;
     std::uint64_t rest = size;
     std::memcpy(&rest, at, size);
-    return size ? add(rest) : *this;
+    return add(rest);
   }
   std::uint64_t key() const { return state_; }
 
