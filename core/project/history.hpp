@@ -18,14 +18,18 @@ class History {
   void markSaved() { saved_ = states_[at_].project; }
 
   // Throws what performed() throws and then changes nothing. With continuing, the operation replaces the
-  // last step if it has not been undone: for figures that are dragged. What was tried out is dropped.
+  // last step if it has not been undone: for figures that are dragged. What was being tried out is kept as
+  // a step of its own: who works on with it wants it.
   void perform(const Operation& operation, bool continuing = false) {
-    take(nameOf(operation), performed(*states_[at_].project, operation), continuing);
+    ProjectPtr next = performed(*now(), operation);
+    keepTrial();
+    take(nameOf(operation), std::move(next), continuing);
   }
   // Several operations as one step, named after the first.
   void performTogether(const std::vector<Operation>& operations) {
-    ProjectPtr next = states_[at_].project;
+    ProjectPtr next = now();
     for (const Operation& operation : operations) next = performed(*next, operation);
+    keepTrial();
     take(nameOf(operations.front()), std::move(next), false);
   }
 

@@ -124,11 +124,11 @@ MeshPtr unpackMesh(std::string_view bytes, const std::string& what) {
 }
 
 // Of a newer version, settings that this one does not know or allow are left out: what is below them holds.
-void readOverrides(Overrides& overrides, const Json& values, bool lenient) {
+void readOverrides(Overrides& overrides, const Json& values, bool lenient, const std::string& name) {
   for (const auto& [key, value] : values.items()) try {
       overrides.insert_or_assign(key, settingFrom(key, value));
-    } catch (const Error&) {
-      if (!lenient) throw;
+    } catch (const Error& error) {
+      if (!lenient) throw Error(name + " is damaged: " + error.what());
     }
 }
 
@@ -142,7 +142,7 @@ Part readPart(const Json& json, const ArchiveReader& archive, std::map<std::stri
   part.placement = {vectorFrom(json.at("position")), vectorFrom(json.at("turn")), vectorFrom(json.at("scale")), json.value("rests", true)};
   if (!part.placement.position.allFinite() || !part.placement.turn.allFinite() || (part.placement.scale.array() == 0).any())
     throw Error(name + " is damaged: it places " + part.name + " nowhere. Use an earlier copy.");
-  if (json.contains("settings")) readOverrides(part.settings, json["settings"], lenient);
+  if (json.contains("settings")) readOverrides(part.settings, json["settings"], lenient, name);
   if (json.contains("lost_marks"))
     for (const Json& lost : json["lost_marks"])
       part.lostMarks.push_back({lost.at("as") == "block" ? Mark::block : Mark::enforce, lost.at("area_mm2").get<double>(), vectorFrom(lost.at("at"))});
@@ -173,7 +173,7 @@ OpenedProject readProject(std::string_view bytes, const std::string& name) {
     opened.fromNewerVersion = decisions.at("format").get<int>() > projectFormat;
     auto project = std::make_shared<Project>();
     Overrides settings;
-    readOverrides(settings, decisions.at("settings"), opened.fromNewerVersion);
+    readOverrides(settings, decisions.at("settings"), opened.fromNewerVersion, name);
     project->settings = Settings().with(settings);
     std::map<std::string, MeshPtr> meshes;
     for (const Json& part : decisions.at("parts"))

@@ -78,6 +78,69 @@ TEST(History, UndoesAndRedoesEveryKindOfStep) {
   EXPECT_EQ(history.now(), states.back());
 }
 
+TEST(History, WhatIsTriedOutIsNoStepUntilItIsKeptOrWorkedOnWith) {
+  const ProjectPtr first = projectOf(box({0, 0, 0}, {10, 20, 30}));
+  History history(first);
+  history.markSaved();
+  PlacePart turn;
+  turn.turn = Vec3(90, 0, 0);
+  const ProjectPtr turned = performed(*first, turn);
+  history.tryOut("turn", turned);
+  EXPECT_EQ(history.now(), turned);
+  EXPECT_TRUE(history.isSaved());
+  history.undo();  // leaves it
+  EXPECT_EQ(history.now(), first);
+  EXPECT_EQ(history.redoName(), "");
+  history.tryOut("turn", turned);
+  history.keepTrial();
+  EXPECT_FALSE(history.isTrying());
+  EXPECT_EQ(history.undoName(), "turn");
+  history.undo();
+  history.tryOut("turn", turned);
+  history.perform(ballAt({55, 55, 0}, 2));
+  EXPECT_EQ(history.undoName(), "enforce stroke");
+  history.undo();
+  EXPECT_EQ(history.now(), turned);
+  history.undo();
+  EXPECT_EQ(history.now(), first);
+  history.performTogether({CopyPart{0}, RemovePart{0}});
+  EXPECT_EQ(history.undoName(), "copy part");
+  EXPECT_EQ(history.now()->parts.size(), 1u);
+  history.undo();
+  EXPECT_EQ(history.now(), first);
+}
+
+TEST(ProjectFile, PartsKeepTheirOwnSettingsAndWhetherTheyRest) {
+  PlacePart lift;
+  lift.lift = 3;
+  ProjectPtr project = performed(*projectOf(box({0, 0, 0}, {10, 20, 30})), lift);
+  project = performed(*project, ChangeSetting{"support.gap.above", 0.31, std::size_t{0}});
+  const OpenedProject again = readProject(packProject(*project), "own.3mf");
+  EXPECT_EQ(again.project->parts[0]->placement, project->parts[0]->placement);
+  EXPECT_FALSE(again.project->parts[0]->placement.rests);
+  EXPECT_EQ(again.project->parts[0]->settings, project->parts[0]->settings);
+  EXPECT_EQ(settingsOf(*again.project, 0).number("support.gap.above"), 0.31);
+  EXPECT_EQ(again.project->settings.number("support.gap.above"), 0.2);
+  EXPECT_THROW(performed(*project, ChangeSetting{"layer.height", 0.1, std::size_t{0}}), Error);
+}
+
+TEST(Operations, OfPlacingComeFromAList) {
+  const ProjectPtr start = projectOf(box({0, 0, 0}, {10, 20, 30}));
+  const ProjectPtr result = performedAll(*start, json::parse(R"([
+    {"do":"copy","part":0}, {"do":"mirror","part":1,"axis":"y"}, {"do":"place","part":1,"size":[20,0,0]},
+    {"do":"place","part":0,"lift":2.5}, {"do":"set","part":0,"key":"walls","value":4}, {"do":"arrange","gap":8},
+    {"do":"mend","part":0}])"));
+  ASSERT_EQ(result->parts.size(), 2u);
+  EXPECT_LT(result->parts[1]->placement.scale.y(), 0);
+  EXPECT_NEAR(result->parts[1]->placement.scale.z(), 2, 1e-9);
+  EXPECT_NEAR(placedBounds(result->parts[0]->placement, *result->parts[0]->mesh).min().z(), 2.5, 1e-6);
+  EXPECT_EQ(settingsOf(*result, 0).whole("walls"), 4);
+  EXPECT_EQ(settingsOf(*result, 1).whole("walls"), 2);
+  EXPECT_THAT(refusalOf({{"do", "mirror"}, {"axis", "w"}}), HasSubstr("x, y or z"));
+  EXPECT_THAT(refusalOf({{"do", "place"}, {"size", {-1, 0, 0}}}), HasSubstr("size"));
+  EXPECT_THAT(refusalOf({{"do", "lay_down"}, {"at", {900, 0, 0}}}), HasSubstr("no surface near"));
+}
+
 TEST(ProjectFile, BringsBackEveryVertexMarkAndSetting) {
   ProjectPtr project = projectOf(sphere({3.3333, -7.77777, 12.123}, 12, 24, 48), {{"support.gap.above", 0.24}, {"support.source", "decisions"}});
   project = performed(*project, ballAt({53.3, 42.3, 0.2}, 5));
