@@ -15,6 +15,13 @@
 namespace trellis::test {
 namespace {
 
+MeshPtr holedBall() {
+  const MeshPtr ball = sphere({0, 0, 0}, 15, 20, 30);
+  std::vector<Facet> facets = ball->facets;
+  facets.erase(facets.begin() + 300, facets.begin() + 306);
+  return makeMesh(ball->vertices, facets);
+}
+
 class PlacingTest : public WindowTest {
  protected:
   const Part& part(std::size_t index = 0) { return *window.session().project()->parts.at(index); }
@@ -86,10 +93,7 @@ TEST_F(PlacingTest, CopyAndArrangeEightAndTakeItAllBack) {
 }
 
 TEST_F(PlacingTest, MendingIsShownFirstAndKeptWhenSaid) {
-  const MeshPtr ball = sphere({0, 0, 0}, 15, 20, 30);
-  std::vector<Facet> facets = ball->facets;
-  facets.erase(facets.begin() + 300, facets.begin() + 306);
-  open(makeMesh(ball->vertices, facets));
+  open(holedBall());
   const ProjectPtr broken = window.session().project();
   const auto words = [&] {
     QString all;
@@ -118,10 +122,7 @@ TEST_F(PlacingTest, MendingIsShownFirstAndKeptWhenSaid) {
 }
 
 TEST_F(PlacingTest, AHoleIsDrawnInTheScene) {
-  const MeshPtr ball = sphere({0, 0, 0}, 15, 20, 30);
-  std::vector<Facet> facets = ball->facets;
-  facets.erase(facets.begin() + 300, facets.begin() + 306);
-  open(makeMesh(ball->vertices, facets));
+  open(holedBall());
   const auto vermilion = [&] {
     const QImage picture = window.scene().grabFramebuffer();
     int count = 0;
