@@ -119,7 +119,7 @@ void dabs(const MeshPtr& small, const MeshPtr& large) {
     const MeshTreePtr tree = treeOf(mesh);
     const auto hit = tree->firstHit(mesh->bounds.center() + Vec3(0, 0, 200), {0, 0, -1});
     const BallStroke stroke{{hit->point}, 3};
-    return seconds(9, [&] { paint(*tree, Affine::Identity(), Marks(), stroke, Mark::enforce, {}); });
+    return seconds(9, [&] { paint({mesh, tree}, Marks(), stroke, Mark::enforce, {}); });
   };
   const double few = dab(small), many = dab(large);
   row("a 3 mm dab at 1.2 M facets", many, fmt::format("the same at {} facets", small->facets.size()).c_str(), few, "≥ 0.5×");
@@ -154,12 +154,12 @@ void builds(const MeshPtr& bunny, const CgalMesh& reference) {
   row("whole build, automatic normal supports", whole, "T₀", base, "≥ 0.33×");
   stages(*built);
   // A blocker on the underside that hangs highest.
-  const auto& sites = *built->parts[0].sites;
+  const auto& sites = *built->parts[0].demand;
   const auto highest = std::max_element(sites.begin(), sites.end(), [](const auto& a, const auto& b) { return a.lowest < b.lowest; });
   const Vec2 middle = toMm(highest->layers.front().front().front());
-  MarkWithBall stroke;
+  LayMark stroke;
   stroke.mark = Mark::block;
-  stroke.stroke = {{Vec3(middle.x(), middle.y(), built->plan.spans[highest->lowest].bottom)}, 1.5};
+  stroke.stroke = BallStroke{{Vec3(middle.x(), middle.y(), built->plan.spans[highest->lowest].bottom)}, 1.5};
   const ProjectPtr touched = performed(*project, stroke);
   row("rebuild after a 3 mm stroke", seconds(1, [&] { built = pipeline.run(*touched, Progress()); }), "the whole build", whole, "≥ 10×");
   stages(*built);

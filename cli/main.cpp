@@ -6,6 +6,7 @@
 #include "core/mesh/health.hpp"
 #include "core/mesh/inspect.hpp"
 #include "core/mesh/stl.hpp"
+#include "core/pipeline/removal.hpp"
 #include "core/pipeline/pipeline.hpp"
 #include "core/project/operations.hpp"
 #include "core/project/project_file.hpp"
@@ -83,7 +84,7 @@ ProjectPtr loaded(const Options& options, const Progress& progress) {
   auto project = std::make_shared<Project>(*opened.project);
   applySettings(project->settings, options);
   if (!options.ops.empty()) try {
-      return performedAll(*project, parsed(options.ops));
+      return performedAll(*project, parsed(options.ops), progress);
     } catch (const Error& error) {
       throw Error(fmt::format("{}: {}", options.ops, error.what()));
     }
@@ -198,6 +199,21 @@ void runBuild(const Options& options) {
     printTotals(report);
 }
 
+void runSites(const Options& options) {
+  const Bar bar;
+  const ProjectPtr project = loaded(options, bar.progress());
+  const BuildPtr build = Pipeline().run(*project, bar.progress());
+  const Json found = sitesOf(*build, project->settings);
+  if (options.json) return void(std::cout << found.dump(2) << "\n");
+  fmt::print("{:>4}  {:<20} {:>10} {:>15} {:>6} {:>9} {:>8} {:>8}  {}\n", "site", "part", "area mm²", "heights mm", "lean", "span mm", "g", "min", "");
+  for (const Json& site : found["sites"])
+    fmt::print("{:>4}  {:<20} {:>10.1f} {:>7.1f}–{:>7.1f} {:>5.0f}° {:>9.1f} {:>8.2f} {:>8.1f}  {}{}{}\n", site["id"].get<int>() + 1,
+               project->parts[site["part"].get<std::size_t>()]->name, site["area_mm2"].get<double>(), site["z_low"].get<double>(), site["z_high"].get<double>(),
+               site["worst_lean"].get<double>(), site["span_mm"].get<double>(), site["price"]["g"].get<double>(), site["price"]["time_s"].get<double>() / 60,
+               site["bridge"].get<bool>() ? "bridge " : "", site["floating_starts"].get<int>() > 0 ? "floating start " : "",
+               site["decision"] == "proposed" ? "" : site["decision"].get<std::string>());
+}
+
 void runConvert(const Options& options) {
   const Bar bar;
   const ProjectPtr project = loaded(options, bar.progress());
@@ -241,6 +257,8 @@ int main(int argc, char** argv) {
   CLI::App* inspect = app.add_subcommand("inspect", "figures and health of a mesh");
   inspect->add_option("FILE", options.file, "a mesh (STL, OBJ, PLY, OFF, 3MF, AMF) or a project")->required();
   inspect->add_flag("--json", options.json, "JSON on standard output");
+  CLI::App* sites = app.add_subcommand("sites", "every site with its figures and price, and floating starts");
+  addProjectOptions(sites, options);
   CLI::App* slices = app.add_subcommand("slices", "the layers' cross-sections as SVG, in mm");
   addProjectOptions(slices, options);
   slices->add_option("--layer-height", options.layerHeight, "mm");
@@ -262,6 +280,7 @@ int main(int argc, char** argv) {
   }
   try {
     if (*inspect) runInspect(options);
+    if (*sites) runSites(options);
     if (*slices) runSlices(options);
     if (*build) runBuild(options);
     if (*convert) runConvert(options);

@@ -48,6 +48,35 @@ MeshPtr box(const Vec3& low, const Vec3& high) {
   return meshFromCorners(corners);
 }
 
+MeshPtr blocks(const std::vector<double>& x, const std::vector<double>& y, const std::vector<double>& z, const std::function<bool(int, int, int)>& filled) {
+  const std::array<const std::vector<double>*, 3> planes{&x, &y, &z};
+  const auto count = [&](int axis) { return static_cast<int>(planes[static_cast<std::size_t>(axis)]->size()) - 1; };
+  const auto isFull = [&](const std::array<int, 3>& c) {
+    for (int axis = 0; axis < 3; ++axis)
+      if (c[static_cast<std::size_t>(axis)] < 0 || c[static_cast<std::size_t>(axis)] >= count(axis)) return false;
+    return filled(c[0], c[1], c[2]);
+  };
+  std::vector<Vec3f> corners;
+  const auto corner = [&](std::array<int, 3> at) { return Vec3(x[static_cast<std::size_t>(at[0])], y[static_cast<std::size_t>(at[1])], z[static_cast<std::size_t>(at[2])]).cast<float>().eval(); };
+  for (int i = 0; i < count(0); ++i)
+    for (int j = 0; j < count(1); ++j)
+      for (int k = 0; k < count(2); ++k) {
+        if (!isFull({i, j, k})) continue;
+        for (std::size_t axis = 0; axis < 3; ++axis)
+          for (const int side : {0, 1}) {
+            std::array<int, 3> next{i, j, k}, low{i, j, k};
+            next[axis] += side ? 1 : -1;
+            if (isFull(next)) continue;
+            low[axis] += side;
+            const std::size_t u = (axis + 1) % 3, v = (axis + 2) % 3;
+            std::array<int, 3> b = low, c = low, d = low;
+            ++b[u], ++c[u], ++c[v], ++d[v];
+            for (const auto& p : side ? std::vector{low, b, c, low, c, d} : std::vector{low, c, b, low, d, c}) corners.push_back(corner(p));
+          }
+      }
+  return meshFromCorners(corners);
+}
+
 MeshPtr together(const std::vector<MeshPtr>& meshes) {
   std::vector<Vec3f> vertices;
   std::vector<Facet> facets;

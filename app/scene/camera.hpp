@@ -33,10 +33,11 @@ class Camera {
   double pitch() const { return pitch_; }
   double distance() const { return distance_; }
   double millimetresPerPixel(double depth) const;
-
- private:
   Vec3 forward() const;
   Vec3 right() const;
+  Vec3 up() const { return right().cross(forward()); }
+
+ private:
 
   QSize size_{1, 1};
   Vec3 target_{125, 105, 20};

@@ -29,8 +29,8 @@ std::vector<Handle> handlesOf(const Box3& placed) {
   for (int axis = 0; axis < 3; ++axis) {
     const Vec3 from = middle + Vec3::Unit(axis) * placed.sizes()[axis] / 2, to = from + Vec3::Unit(axis) * std::max(10.0, reach * 0.5);
     const Vec3 side = Vec3::Unit((axis + 1) % 3) * reach * 0.06, back = to - Vec3::Unit(axis) * reach * 0.12;
-    handles.push_back({Handle::move, axis, {from, to, back + side, to, back - side}, to + Vec3::Unit(axis) * reach * 0.08});
-    Handle ring{Handle::turn, axis, {}, Vec3::Zero()};
+    handles.push_back({Handle::move, axis, {from, to, back + side, to, back - side}, to + Vec3::Unit(axis) * reach * 0.08, Vec3::Unit(axis)});
+    Handle ring{Handle::turn, axis, {}, Vec3::Zero(), Vec3::Unit(axis)};
     for (int k = 0; k <= 64; ++k) {
       const double angle = 2 * pi * k / 64;
       ring.line.push_back(middle + reach * 1.08 * (std::cos(angle) * Vec3::Unit((axis + 1) % 3) + std::sin(angle) * Vec3::Unit((axis + 2) % 3)));
@@ -38,7 +38,25 @@ std::vector<Handle> handlesOf(const Box3& placed) {
     handles.push_back(ring);
   }
   const Vec3 corner = placed.max(), out = (corner - middle).normalized() * reach * 0.16;
-  handles.push_back({Handle::scale, 0, {corner, corner + out}, corner + out * 1.6});
+  handles.push_back({Handle::scale, 0, {corner, corner + out}, corner + out * 1.6, out.normalized()});
+  return handles;
+}
+
+std::vector<Handle> handlesOf(const ZoneFigures& zone, ZoneShape shape, const Box3& near) {
+  const bool slab = shape == ZoneShape::slab;
+  const Vec3 middle = slab ? Vec3(near.center().x(), near.center().y(), zone.centre.z()) : zone.centre;
+  const Eigen::Matrix3d turn = turnOf(zone.turn);
+  const Vec3 size = slab ? Vec3(near.sizes().x(), near.sizes().y(), zone.size.z()) : zone.size;
+  Box3 box;
+  for (int corner = 0; corner < 8; ++corner)
+    box.extend(Vec3(middle + turn * Vec3(size.cwiseProduct(Vec3(corner & 1 ? 0.5 : -0.5, corner & 2 ? 0.5 : -0.5, corner & 4 ? 0.5 : -0.5)))));
+  std::vector<Handle> handles = handlesOf(box);
+  handles.pop_back();  // a zone is not scaled in proportion
+  if (slab) std::erase_if(handles, [](const Handle& handle) { return handle.kind == Handle::turn || handle.axis != 2; });
+  for (int axis = slab ? 2 : 0; axis < 3; ++axis) {
+    const Vec3 out = turn.col(axis), face = middle + out * size[axis] / 2, one = turn.col((axis + 1) % 3) * size.norm() * 0.05, other = turn.col((axis + 2) % 3) * size.norm() * 0.05;
+    handles.push_back({Handle::stretch, axis, {face + one + other, face - one + other, face - one - other, face + one - other, face + one + other}, face, out});
+  }
   return handles;
 }
 
@@ -59,13 +77,23 @@ const Handle* handleAt(const std::vector<Handle>& handles, const Camera& camera,
 
 HandleDrag::HandleDrag(const Handle& handle, const Part& part, std::size_t index, const Camera& camera, const QPointF& pixel)
     : handle_(handle), before_(part.placement), low_(placedBounds(part.placement, *part.mesh).min().z()), part_(index), middle_(placedBounds(part.placement, *part.mesh).center()) {
-  start_ = handle.kind == Handle::move ? along(camera, pixel) : handle.kind == Handle::turn ? around(camera, pixel) : away(camera, pixel);
+  start_ = measured(camera, pixel);
+}
+
+HandleDrag::HandleDrag(const Handle& handle, const Part& part, std::size_t index, std::size_t zone, const Box3& near, const Camera& camera, const QPointF& pixel)
+    : handle_(handle), low_(0), part_(index), zone_(zone), zoneBefore_(figuresOf(part.zones[zone], transformOf(part.placement, *part.mesh))) {
+  middle_ = part.zones[zone].shape == ZoneShape::slab ? Vec3(near.center().x(), near.center().y(), zoneBefore_.centre.z()) : zoneBefore_.centre;
+  start_ = measured(camera, pixel);
+}
+
+double HandleDrag::measured(const Camera& camera, const QPointF& pixel) const {
+  return handle_.kind == Handle::turn ? around(camera, pixel) : handle_.kind == Handle::scale ? away(camera, pixel) : along(camera, pixel);
 }
 
 // Millimetres along the handle's axis where it passes nearest to the pointer's ray.
 double HandleDrag::along(const Camera& camera, const QPointF& pixel) const {
   const Camera::Ray ray = camera.rayAt(pixel);
-  const Vec3 axis = Vec3::Unit(handle_.axis), d = ray.direction.normalized(), between = ray.origin - middle_;
+  const Vec3 axis = handle_.direction, d = ray.direction.normalized(), between = ray.origin - middle_;
   const double slant = axis.dot(d), spread = 1 - slant * slant;
   return spread < 1e-6 ? start_ : (axis.dot(between) - slant * d.dot(between)) / spread;
 }
@@ -73,7 +101,7 @@ double HandleDrag::along(const Camera& camera, const QPointF& pixel) const {
 // Degrees around the handle's axis where the pointer's ray meets the ring's plane.
 double HandleDrag::around(const Camera& camera, const QPointF& pixel) const {
   const Camera::Ray ray = camera.rayAt(pixel);
-  const Vec3 axis = Vec3::Unit(handle_.axis);
+  const Vec3 axis = handle_.direction;
   const double towards = ray.direction.dot(axis);
   if (std::abs(towards) < 1e-3 * ray.direction.norm()) return start_;
   const Vec3 on = ray.origin + ray.direction * ((middle_ - ray.origin).dot(axis) / towards) - middle_;
@@ -86,7 +114,34 @@ double HandleDrag::away(const Camera& camera, const QPointF& pixel) const {
   return middle ? std::max(1.0, QLineF(*middle, pixel).length()) : 1.0;
 }
 
-PlacePart HandleDrag::to(const Camera& camera, const QPointF& pixel, bool fine) const {
+double HandleDrag::turned(const Camera& camera, const QPointF& pixel, bool fine) const {
+  const double step = fine ? 1 : 5;
+  return std::round((around(camera, pixel) - start_) / step) * step;
+}
+
+Operation HandleDrag::to(const Camera& camera, const QPointF& pixel, bool fine) const {
+  if (zone_) return zoned(camera, pixel, fine);
+  return placed(camera, pixel, fine);
+}
+
+ChangeZone HandleDrag::zoned(const Camera& camera, const QPointF& pixel, bool fine) const {
+  constexpr double least = 0.2;  // mm
+  ZoneFigures figures = zoneBefore_;
+  if (handle_.kind == Handle::turn) {
+    Vec3 about = Vec3::Zero();
+    about[handle_.axis] = turned(camera, pixel, fine);
+    figures.turn = degreesOf(turnOf(about) * turnOf(zoneBefore_.turn));
+  } else if (handle_.kind == Handle::move) {
+    figures.centre[handle_.axis] += along(camera, pixel) - start_;
+  } else {  // the opposite face stays where it is
+    const double longer = std::max(least, zoneBefore_.size[handle_.axis] + along(camera, pixel) - start_) - zoneBefore_.size[handle_.axis];
+    figures.size[handle_.axis] += longer;
+    figures.centre += handle_.direction * longer / 2;
+  }
+  return ChangeZone{part_, *zone_, figures};
+}
+
+PlacePart HandleDrag::placed(const Camera& camera, const QPointF& pixel, bool fine) const {
   PlacePart place;
   place.part = part_;
   if (handle_.kind == Handle::move && handle_.axis == 2) {
@@ -95,9 +150,8 @@ PlacePart HandleDrag::to(const Camera& camera, const QPointF& pixel, bool fine) 
     place.position = before_.position;
     (*place.position)[handle_.axis] += along(camera, pixel) - start_;
   } else if (handle_.kind == Handle::turn) {
-    const double step = fine ? 1 : 5, turned = std::round((around(camera, pixel) - start_) / step) * step;
     Vec3 about = Vec3::Zero();
-    about[handle_.axis] = turned;
+    about[handle_.axis] = turned(camera, pixel, fine);
     place.turn = degreesOf(turnOf(about) * turnOf(before_.turn));
   } else {
     place.scale = before_.scale * (away(camera, pixel) / start_);

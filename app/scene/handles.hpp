@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// What one takes a part by in the scene: three arrows that move it, three rings that turn it, and a corner that
-// scales it.
+// What one takes a part or a zone by in the scene: three arrows that move it, three rings that turn it, and what
+// scales it: a corner for a part, a face along each of its own axes for a zone.
 #pragma once
 
 #include "app/scene/camera.hpp"
@@ -11,14 +11,18 @@
 namespace trellis {
 
 struct Handle {
-  enum Kind { move, turn, scale } kind = move;
-  int axis = 0;             // of the plate: 0, 1, 2; unused for scale
+  enum Kind { move, turn, scale, stretch } kind = move;
+  int axis = 0;             // of the plate for move and turn, of the zone for stretch; unused for scale
   std::vector<Vec3> line;   // drawn and taken by it
   Vec3 label = Vec3::Zero();
+  Vec3 direction = Vec3::UnitX();  // the axis on the plate, of length 1
 };
 
 // Around a placed part's box.
 std::vector<Handle> handlesOf(const Box3& placed);
+
+// Around a zone; a slab is taken by its place on the part's surface, near.
+std::vector<Handle> handlesOf(const ZoneFigures& zone, ZoneShape shape, const Box3& near);
 
 // The handle within a few pixels of the pointer, the nearest one; null when none is.
 const Handle* handleAt(const std::vector<Handle>& handles, const Camera& camera, const QPointF& pixel);
@@ -27,18 +31,25 @@ const Handle* handleAt(const std::vector<Handle>& handles, const Camera& camera,
 class HandleDrag {
  public:
   HandleDrag(const Handle& handle, const Part& part, std::size_t index, const Camera& camera, const QPointF& pixel);
-  // The part as it should stand with the pointer here. With fine, turns go by single degrees instead of 5.
-  PlacePart to(const Camera& camera, const QPointF& pixel, bool fine) const;
+  HandleDrag(const Handle& handle, const Part& part, std::size_t index, std::size_t zone, const Box3& near, const Camera& camera, const QPointF& pixel);
+  // The part or zone as it should stand with the pointer here. With fine, turns go by single degrees instead of 5.
+  Operation to(const Camera& camera, const QPointF& pixel, bool fine) const;
 
  private:
   double along(const Camera& camera, const QPointF& pixel) const;
   double around(const Camera& camera, const QPointF& pixel) const;
   double away(const Camera& camera, const QPointF& pixel) const;
+  double measured(const Camera& camera, const QPointF& pixel) const;
+  PlacePart placed(const Camera& camera, const QPointF& pixel, bool fine) const;
+  ChangeZone zoned(const Camera& camera, const QPointF& pixel, bool fine) const;
+  double turned(const Camera& camera, const QPointF& pixel, bool fine) const;  // degrees
 
   Handle handle_;
   Placement before_;
   double low_;  // mm, of the part's lowest point
   std::size_t part_;
+  std::optional<std::size_t> zone_;
+  ZoneFigures zoneBefore_;
   Vec3 middle_;
   double start_ = 0;
 };

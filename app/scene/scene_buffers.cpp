@@ -98,11 +98,134 @@ std::vector<SurfaceVertex> markSurface(const Project& project) {
   return out;
 }
 
-std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid) {
+namespace {
+
+enum Kind : int { enforced = 1, blocked = 2, lit = 6, clean = 7, zoneEnforce = 8, zoneBlock = 9, zoneClear = 10 };
+
+void addFacet(std::vector<SurfaceVertex>& out, const Part& part, const Affine& toPlate, std::uint32_t facet, int kind) {
+  const Corners c = part.mesh->corners(facet);
+  addTriangle(out, {toPlate * c[0], toPlate * c[1], toPlate * c[2]}, toPlate.linear().determinant() < 0, static_cast<float>(kind));
+}
+
+}  // namespace
+
+std::vector<SurfaceVertex> cleanSurface(const Project& project) {
+  std::vector<SurfaceVertex> out;
+  for (const PartPtr& part : project.parts) {
+    const Affine toPlate = transformOf(part->placement, *part->mesh);
+    part->clean->forEachTree([&](std::uint32_t facet, std::string_view) { addFacet(out, *part, toPlate, facet, clean); });
+  }
+  return out;
+}
+
+std::vector<SurfaceVertex> choiceSurface(const Project& project, const Build& build) {
+  std::vector<SurfaceVertex> out;
+  for (std::size_t p = 0; p < std::min(project.parts.size(), build.parts.size()); ++p) {
+    const PartBuild& built = build.parts[p];
+    const Affine toPlate = transformOf(project.parts[p]->placement, *project.parts[p]->mesh);
+    for (std::size_t s = 0; s < built.claims->sites.size(); ++s) {
+      const Choice choice = built.claims->sites[s].choice;
+      if (choice == Choice::proposed) continue;
+      for (const std::uint32_t facet : built.sites->list[s].facets)
+        if (project.parts[p]->marks->tree(facet).empty()) addFacet(out, *project.parts[p], toPlate, facet, choice == Choice::enforce ? enforced : blocked);
+    }
+  }
+  return out;
+}
+
+std::vector<SurfaceVertex> litSurface(const Part& part, const std::vector<std::uint32_t>& facets) {
+  std::vector<SurfaceVertex> out;
+  const Affine toPlate = transformOf(part.placement, *part.mesh);
+  for (const std::uint32_t facet : facets) addFacet(out, part, toPlate, facet, lit);
+  return out;
+}
+
+std::vector<SurfaceVertex> zoneSurface(const Project& project) {
+  std::vector<SurfaceVertex> out;
+  for (const PartPtr& part : project.parts) {
+    const Affine toPlate = transformOf(part->placement, *part->mesh);
+    const Box3 box = placedBounds(part->placement, *part->mesh);
+    for (const Zone& zone : part->zones) {
+      Affine place = toPlate * zone.toMesh;
+      if (zone.shape == ZoneShape::slab) {  // drawn a little wider than the part, not across the plate
+        place = Affine::Identity();
+        place.translation() = Vec3(box.center().x(), box.center().y(), figuresOf(zone, toPlate).centre.z());
+        place.linear() = Vec3(box.sizes().x() * 1.15, box.sizes().y() * 1.15, figuresOf(zone, toPlate).size.z()).asDiagonal();
+      }
+      const MeshPtr solid = unitSolid(zone);
+      for (std::size_t f = 0; f < solid->facets.size(); ++f) {
+        const Corners c = solid->corners(f);
+        addTriangle(out, {place * c[0], place * c[1], place * c[2]}, place.linear().determinant() < 0,
+                    static_cast<float>(zone.as == ZoneAs::enforce ? zoneEnforce : zone.as == ZoneAs::block ? zoneBlock : zoneClear));
+      }
+    }
+  }
+  return out;
+}
+
+std::vector<LineVertex> decisionLines(const Project& project, std::size_t selected, const Chosen& chosen) {
+  std::vector<LineVertex> out;
+  constexpr int steps = 32;
+  for (std::size_t p = 0; p < project.parts.size(); ++p) {
+    const Part& part = *project.parts[p];
+    const Affine toPlate = transformOf(part.placement, *part.mesh);
+    for (std::size_t k = 0; k < part.props.size(); ++k) {
+      const bool held = p == selected && chosen == Chosen{Chosen::prop, k};
+      const Vec3 at = toPlate * part.props[k].at;
+      const double r = part.props[k].width / 2;
+      for (const double z : {0.0, -r * 0.6})
+        for (int i = 0; i < steps; ++i) {
+          const auto rim = [&](int step) { return Vec3(at + Vec3(r * std::cos(2 * pi * step / steps), r * std::sin(2 * pi * step / steps), z)); };
+          addLine(out, rim(i), rim(i + 1), held ? theme().floating : theme().accent);
+        }
+      addLine(out, at, at - Vec3(0, 0, r * 1.6), held ? theme().floating : theme().accent);
+    }
+  }
+  return out;
+}
+
+std::vector<LineVertex> planeLines(const Plane& plane, const Box3& around, const QColor& tint) {
+  const Vec3 one = plane.normal.unitOrthogonal(), other = plane.normal.cross(one);
+  const Vec3 middle = around.center() - plane.heightOf(around.center()) * plane.normal;
+  const double reach = around.sizes().norm() * 0.55;
+  std::vector<LineVertex> out;
+  constexpr int rules = 8;
+  for (int k = -rules; k <= rules; ++k) {
+    if (k != -rules && k != rules && k != 0) continue;
+    addLine(out, middle + one * reach * k / rules - other * reach, middle + one * reach * k / rules + other * reach, tint);
+    addLine(out, middle + other * reach * k / rules - one * reach, middle + other * reach * k / rules + one * reach, tint);
+  }
+  return out;
+}
+
+std::vector<LineVertex> bandLines(const Box3& around, double from, double to) {
+  std::vector<LineVertex> out;
+  const Box3 wide(around.min() - Vec3(4, 4, 0), around.max() + Vec3(4, 4, 0));
+  for (const double z : {from, to})
+    for (int k = 0; k < 4; ++k) {
+      const auto corner = [&](int c) { return Vec3(c % 4 == 0 || c % 4 == 3 ? wide.min().x() : wide.max().x(), c % 4 < 2 ? wide.min().y() : wide.max().y(), z); };
+      addLine(out, corner(k), corner(k + 1), theme().accent);
+    }
+  return out;
+}
+
+std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera, const std::function<bool(std::size_t)>& ofPart) {
+  std::vector<LineVertex> out;
+  for (std::size_t p = 0; p < build.parts.size(); ++p)
+    for (const FloatingStart& start : build.parts[p].overhangs->starts) {
+      if (!ofPart(p)) continue;
+      const double depth = (start.at - camera.eye()).dot(camera.forward()), size = 6 * camera.millimetresPerPixel(depth);
+      const Vec3 at = start.at - camera.forward() * size, right = camera.right() * size, up = camera.up() * size;
+      for (const Vec3& corner : {Vec3(at + up), Vec3(at - right), Vec3(at + right), Vec3(at - right), Vec3(at - up), Vec3(at + right)}) out.push_back(lineVertex(corner, theme().floating));
+    }
+  return out;
+}
+
+std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const std::function<bool(std::size_t)>& ofRules) {
   std::vector<SurfaceVertex> out;
   out.reserve(solid.vertices.size());
   for (const SolidVertex& v : solid.vertices)
-    out.push_back({{v.at.x(), v.at.y(), v.at.z()}, {v.normal.x(), v.normal.y(), v.normal.z()}, v.interface ? 4.0f : 3.0f});
+    if (ofRules(v.rules)) out.push_back({{v.at.x(), v.at.y(), v.at.z()}, {v.normal.x(), v.normal.y(), v.normal.z()}, v.kind == RegionKind::interfaceUpper ? 4.0f : v.kind == RegionKind::interfaceLower ? 11.0f : 3.0f});
   return out;
 }
 
@@ -134,9 +257,14 @@ QColor colourOf(Feature feature) {
     case Feature::skin: return t.skin;
     case Feature::infill: return t.infill;
     case Feature::bridge: return t.bridge;
-    case Feature::supportBody: return t.body;
+    case Feature::supportBody:
+    case Feature::foot:
+    case Feature::hold: return t.body;
+    case Feature::graded: return t.body.darker(115);
+    case Feature::interfaceLower: return t.interfaceLower;
     case Feature::interfaceUpper: return t.interface;
-    case Feature::skirt: break;
+    case Feature::skirt:
+    case Feature::brim: break;
   }
   return t.quiet;
 }

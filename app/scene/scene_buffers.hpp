@@ -5,6 +5,7 @@
 #include "app/scene/handles.hpp"
 #include "app/window/session.hpp"
 
+#include <functional>
 #include <vector>
 
 namespace trellis {
@@ -22,7 +23,18 @@ std::vector<LineVertex> defectLines(const Project& project, const Build& build);
 std::vector<LineVertex> freshLines(const Part& part, const std::vector<std::uint32_t>& facets);  // pairs; what mending added
 std::vector<LineVertex> handleLines(const std::vector<Handle>& handles, const Handle* hot);  // pairs
 std::vector<SurfaceVertex> markSurface(const Project& project);
-std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid);
+// Facets of clean faces, of sites with a choice, and of what is lit, each in its kind.
+std::vector<SurfaceVertex> cleanSurface(const Project& project);
+std::vector<SurfaceVertex> choiceSurface(const Project& project, const Build& build);
+std::vector<SurfaceVertex> litSurface(const Part& part, const std::vector<std::uint32_t>& facets);
+std::vector<SurfaceVertex> zoneSurface(const Project& project);
+// Edges of the chosen zone, rings of props, the plane of twin strokes: pairs.
+std::vector<LineVertex> decisionLines(const Project& project, std::size_t selected, const Chosen& chosen);
+std::vector<LineVertex> planeLines(const Plane& plane, const Box3& around, const QColor& tint);
+std::vector<LineVertex> bandLines(const Box3& around, double from, double to);  // pairs
+// Filled diamonds that face the eye where something starts in the air: triangles.
+std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera, const std::function<bool(std::size_t)>& ofPart);
+std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const std::function<bool(std::size_t)>& ofRules);  // those of some rule sets
 std::vector<LineVertex> plateLines(const Settings& settings);        // pairs
 std::vector<LineVertex> plateSheet(const Settings& settings);        // triangles
 std::vector<LineVertex> layerRibbons(const PrintLayer& layer);       // triangles

@@ -2,30 +2,34 @@
 // The hand in the scene: what the mouse and the keys do.
 #include "app/scene/scene_view.hpp"
 
+#include "core/assess/report.hpp"
+#include "core/assess/why.hpp"
 #include "core/base/hash.hpp"
 #include "core/overhang/lean.hpp"
 
-#include <QGuiApplication>
 #include <QMouseEvent>
+
+#include <algorithm>
 
 namespace trellis {
 
 std::optional<SceneView::Hit> SceneView::hitAt(const QPointF& pixel) {
   const Camera::Ray ray = camera_.rayAt(pixel);
   const Project& project = *session_.project();
-  const auto [low, high] = session_.range();
   std::optional<Hit> best;
   double nearest = 1e300;
+  const std::vector<Plane> clip = session_.clip();
   for (std::size_t p = 0; p < project.parts.size() && p < trees_.size(); ++p) {
+    if (!isShown(p)) continue;
     const Part& part = *project.parts[p];
     const Affine toPlate = transformOf(part.placement, *part.mesh), toMesh = toPlate.inverse();
     Vec3 from = ray.origin;
-    // Surface outside the shown heights is looked through; a few dozen walls in a row are enough.
+    // Surface that is cut away is looked through; a few dozen walls in a row are enough.
     for (int walls = 0; walls < 40; ++walls) {
       const auto hit = trees_[p]->firstHit(toMesh * from, toMesh.linear() * ray.direction);
       if (!hit) break;
       const Vec3 at = toPlate * hit->point;
-      if (at.z() < low - 1e-3 || at.z() > high + 1e-3) {
+      if (std::any_of(clip.begin(), clip.end(), [&](const Plane& plane) { return plane.heightOf(at) < -1e-3; })) {
         from = at + ray.direction * 1e-2;
         continue;
       }
@@ -41,19 +45,54 @@ std::optional<SceneView::Hit> SceneView::hitAt(const QPointF& pixel) {
   return best;
 }
 
-void SceneView::describe(const std::optional<Hit>& hit) {
+std::optional<SceneView::SupportHit> SceneView::supportAt(const QPointF& pixel) {
+  const Shown& shown = session_.shown();
+  if (!shown.supportTree || look_ == Look::partAlone || supportsHidden_) return std::nullopt;
+  const Camera::Ray ray = camera_.rayAt(pixel);
+  const std::vector<Plane> clip = session_.clip();
+  Vec3 from = ray.origin;
+  for (int walls = 0; walls < 200; ++walls) {
+    const auto hit = shown.supportTree->firstHit(from, ray.direction);
+    if (!hit) break;
+    if (std::any_of(clip.begin(), clip.end(), [&](const Plane& plane) { return plane.heightOf(hit->point) < -1e-3; })) {
+      from = hit->point + ray.direction * 1e-2;
+      continue;
+    }
+    if (const SolidVertex& corner = shown.supports->vertices[hit->facet * 3]; !isShown(shown.build->rules[corner.rules].part)) {
+      from = hit->point + ray.direction * 1e-2;
+      continue;
+    }
+    const auto piece = pieceAt(*shown.build, hit->point + ray.direction * 0.05);
+    if (!piece) break;
+    return SupportHit{*piece, hit->point, (hit->point - ray.origin).norm()};
+  }
+  return std::nullopt;
+}
+
+// The line under the scene: what is there, and which decision made it so.
+void SceneView::describe(const std::optional<Hit>& hit, const std::optional<SupportHit>& support) {
+  const Shown& shown = session_.shown();
+  if (support && (!hit || support->distance < (hit->at - camera_.eye()).norm())) {
+    const Use& use = shown.build->tally.pieces[support->piece];
+    return Q_EMIT pointedAt(tr("piece %1  ·  %2 mm high  ·  %3 g, %4 min  ·  %5").arg(support->piece + 1).arg(support->at.z(), 0, 'f', 2)
+                                .arg(grams(use.volume, session_.settings()), 0, 'f', 2).arg(use.seconds / 60, 0, 'f', 1)
+                                .arg(QString::fromStdString(whyPiece(*shown.build, support->piece))));
+  }
   if (!hit) return Q_EMIT pointedAt(QString());
   const Part& part = *session_.project()->parts[hit->part];
-  const Affine toMesh = transformOf(part.placement, *part.mesh).inverse();
-  const Mark mark = markAt(part.mesh->corners(hit->facet), part.marks->tree(hit->facet), toMesh * hit->at);
   QString words = QString("%1  ·  %2 mm high  ·  ").arg(QString::fromStdString(part.name)).arg(hit->at.z(), 0, 'f', 2);
   if (hit->lean > 0.5)
     words += tr("leans %1° (%2° from the plate)").arg(hit->lean, 0, 'f', 0).arg(90 - hit->lean, 0, 'f', 0);
   else
     words += hit->lean < -0.5 ? tr("faces up") : tr("upright wall");
-  if (mark == Mark::enforce) words += tr("  ·  enforced by your mark");
-  if (mark == Mark::block) words += tr("  ·  blocked by your mark");
-  if (mark == Mark::none && hit->lean > settingsOf(*session_.project(), hit->part).number("support.free_lean")) words += tr("  ·  hangs");
+  if (shown.build && !session_.isStale()) {
+    const Vec3 place = transformOf(part.placement, *part.mesh).inverse() * hit->at;
+    if (const std::string why = whyAt(*session_.project(), *shown.build, hit->part, hit->facet, place); !why.empty()) words += "  ·  " + QString::fromStdString(why);
+    if (const auto site = siteUnder(*hit)) {
+      const Use use = priceOf(*shown.build, {CauseKind::site, site->part, site->site}).use;
+      if (use.volume > 0) words += tr("  ·  %1 g, %2 min").arg(grams(use.volume, session_.settings()), 0, 'f', 2).arg(use.seconds / 60, 0, 'f', 1);
+    }
+  }
   Q_EMIT pointedAt(words);
 }
 
@@ -61,25 +100,10 @@ Mark SceneView::markInHand(Qt::KeyboardModifiers modifiers) const {
   return modifiers & Qt::ControlModifier ? Mark::none : session_.brush().mark;
 }
 
-// Each movement lays the stretch since the last one into the same step, so that a stroke is one undo and
-// fast movement leaves no gaps.
-void SceneView::lay(const Hit& hit, bool begins) {
-  const Brush& brush = session_.brush();
-  MarkWithBall mark;
-  mark.part = hit.part;
-  mark.mark = markInHand(QGuiApplication::keyboardModifiers());
-  mark.stroke.radius = brush.radius;
-  mark.stroke.path = begins || hit.part != layingOn_ ? std::vector<Vec3>{hit.at} : std::vector<Vec3>{lastLaid_, hit.at};
-  mark.keepToOverhangs = brush.keepToOverhangs;
-  lastLaid_ = hit.at;
-  layingOn_ = hit.part;
-  session_.perform(mark, !begins);
-}
-
 // The part under the pointer as it would rest on the face that is pointed at.
 void SceneView::showGhost(const std::optional<Hit>& hit) {
   ghostAt_.reset();
-  if (hit && session_.hand() == Hand::settle) {
+  if (hit && session_.isSettling()) {
     const Part& part = *session_.project()->parts[hit->part];
     const Vec3& scale = part.placement.scale;
     const std::uint64_t key = KeyBuilder().add(part.mesh->key).add(scale.x()).add(scale.y()).add(scale.z()).key();
@@ -101,21 +125,23 @@ void SceneView::mousePressEvent(QMouseEvent* event) {
   const Handle* handle = handleAt(handles_, camera_, event->position());
   const auto hit = hitAt(event->position());
   if (handle) {
-    drag_.emplace(*handle, *session_.project()->parts[session_.selection().back()], session_.selection().back(), camera_, event->position());
+    const std::size_t selected = session_.selection().back();
+    const Part& part = *session_.project()->parts[selected];
+    if (session_.chosen().kind == Chosen::zone)
+      drag_.emplace(*handle, part, selected, session_.chosen().index, boundsOfPart(selected), camera_, event->position());
+    else
+      drag_.emplace(*handle, part, selected, camera_, event->position());
     dragBegun_ = false;
-  } else if (session_.hand() == Hand::lay && hit) {
-    laying_ = true;
-    lay(*hit, true);
-    over_ = hit;
-  } else if (session_.hand() == Hand::settle && hit) {
+  } else if (session_.isSettling() && hit) {
     session_.setSettling(false);
     session_.perform(LayFaceDown{hit->part, hit->at});
     session_.selectPart(static_cast<int>(hit->part));
-  } else if (session_.hand() == Hand::pick && hit) {
+  } else if (!useTool(event->position(), hit, event->modifiers()) && hit && session_.brush().tool == Tool::pick) {
     std::vector<std::size_t> chosen = event->modifiers() & Qt::ControlModifier ? session_.selection() : std::vector<std::size_t>();
     const bool known = std::erase(chosen, hit->part) > 0;
     if (!known || chosen.empty()) chosen.push_back(hit->part);
     session_.select(chosen);
+    if (const auto site = siteUnder(*hit)) Q_EMIT sitePicked(*site);
   }
 }
 
@@ -129,24 +155,36 @@ void SceneView::mouseMoveEvent(QMouseEvent* event) {
   } else if (drag_ && event->buttons() & Qt::LeftButton) {
     session_.perform(drag_->to(camera_, event->position(), event->modifiers() & Qt::ShiftModifier), dragBegun_);
     dragBegun_ = true;
+    lightCovered();
   } else {
     hot_ = handleAt(handles_, camera_, event->position());
     over_ = hitAt(event->position());
-    describe(over_);
-    if (session_.hand() == Hand::settle) showGhost(over_);
-    if (laying_ && over_ && event->buttons() & Qt::LeftButton) lay(*over_, false);
+    describe(over_, supportAt(event->position()));
+    if (session_.isSettling()) showGhost(over_);
+    if (event->buttons() & Qt::LeftButton) {
+      dragTool(event->position(), over_);
+    } else {
+      preview(over_);
+      lightSiteAt(over_);
+    }
   }
   update();
 }
 
 void SceneView::mouseReleaseEvent(QMouseEvent* event) {
   if (event->button() != Qt::LeftButton) return;
-  laying_ = false;
+  endTool();
   drag_.reset();
 }
 
 void SceneView::wheelEvent(QWheelEvent* event) {
-  const double notches = event->angleDelta().y() / 120.0;
+  // Some systems turn the wheel sideways while Shift is held.
+  const double notches = (event->angleDelta().y() != 0 ? event->angleDelta().y() : event->angleDelta().x()) / 120.0;
+  if (event->modifiers() & Qt::ShiftModifier && session_.cutaway()) {
+    Plane plane = *session_.cutaway();
+    plane.at += plane.normal * notches * std::max(0.1, camera_.distance() / 250);
+    return session_.setCutaway(plane);
+  }
   if (event->modifiers() & Qt::ControlModifier) {
     Brush brush = session_.brush();
     brush.radius *= std::pow(1.15, notches);
@@ -183,6 +221,8 @@ void SceneView::keyReleaseEvent(QKeyEvent* event) {
 
 void SceneView::leaveEvent(QEvent*) {
   over_.reset();
+  preview(std::nullopt);
+  lightSiteAt(std::nullopt);
   if (ghostAt_) showGhost(std::nullopt);
   Q_EMIT pointedAt(QString());
   update();

@@ -46,7 +46,7 @@ void SceneOverlay::drawLetters(QPainter& painter) {
   painter.setFont(bold);
   painter.setPen(theme().accent);
   for (const Handle& handle : handles_) {
-    if (handle.kind == Handle::turn) continue;
+    if (handle.kind == Handle::turn || handle.kind == Handle::stretch) continue;
     if (const auto pixel = camera_.pixelOf(handle.label))
       painter.drawText(QRectF(pixel->x() - 20, pixel->y() - 9, 40, 18), Qt::AlignCenter, handle.kind == Handle::scale ? tr("size") : QString("xyz").mid(handle.axis, 1));
   }

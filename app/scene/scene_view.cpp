@@ -4,6 +4,8 @@
 #include "app/scene/scene_overlay.hpp"
 #include "app/theme/theme.hpp"
 
+#include <algorithm>
+
 namespace trellis {
 
 namespace {
@@ -40,14 +42,18 @@ SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent),
                            });
     if (!sameParts) {
       partsStale_ = true;
-      trees_.clear();
-      for (const PartPtr& part : now->parts) trees_.push_back(treeOf(part->mesh));
+      std::vector<MeshTreePtr> trees;  // new ones first, so that those in use are not made again
+      for (const PartPtr& part : now->parts) trees.push_back(treeOf(part->mesh));
+      trees_ = std::move(trees);
+      neighbours_.clear();
     }
     const bool wasEmpty = !drawn_ || drawn_->parts.empty();
     plateStale_ = true;
     marksStale_ = true;
     defectsStale_ = true;
-    over_.reset();
+    litStale_ = true;
+    if (!sameParts) over_.reset();
+    if (!sameParts) previewed_.clear();
     if (ghostAt_) showGhost(std::nullopt);
     drawn_ = now;
     refreshHandles();
@@ -59,23 +65,38 @@ SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent),
     update();
   });
   connect(&session, &Session::shownChanged, this, [this] {
-    supportsStale_ = ribbonsStale_ = defectsStale_ = true;
+    supportsStale_ = ribbonsStale_ = defectsStale_ = choicesStale_ = true;
     update();
   });
-  connect(&session, &Session::selectionChanged, this, &SceneView::refreshHandles);
+  for (const auto signal : {&Session::litChanged, &Session::sitesChanged})
+    connect(&session, signal, this, [this] {
+      litStale_ = true;
+      update();
+    });
+  connect(&session, &Session::cutawayChanged, this, qOverload<>(&QWidget::update));
+  connect(&session, &Session::chosenChanged, this, [this] {
+    marksStale_ = true;
+    refreshHandles();
+  });
+  connect(&session, &Session::selectionChanged, this, [this] {
+    supportsStale_ = supportsStale_ || alone_;
+    refreshHandles();
+  });
   connect(&session, &Session::rangeChanged, this, [this] {
     ribbonsStale_ = true;
     update();
   });
   connect(&session, &Session::brushChanged, this, [this] {
     showGhost(std::nullopt);
+    previewed_.clear();
+    litStale_ = true;
     refreshHandles();
   });
 }
 
 SceneView::~SceneView() {
   makeCurrent();
-  for (Buffer* buffer : {&parts_, &marks_, &supports_, &plate_, &sheet_, &ribbons_, &ball_, &ghost_, &defects_, &handleBuffer_}) {
+  for (Buffer* buffer : {&parts_, &marks_, &supports_, &plate_, &sheet_, &ribbons_, &ball_, &ghost_, &defects_, &handleBuffer_, &clean_, &choices_, &lit_, &zones_, &decisions_, &starts_}) {
     buffer->array.destroy();
     buffer->vertices.destroy();
   }
@@ -102,8 +123,9 @@ void SceneView::setSupportsHidden(bool hidden) {
   update();
 }
 
-void SceneView::setHandlesShown(bool shown) {
+void SceneView::setHandlesShown(bool shown, bool ofParts) {
   handlesShown_ = shown;
+  partHandles_ = ofParts;
   refreshHandles();
 }
 
@@ -111,10 +133,32 @@ void SceneView::refreshHandles() {
   hot_ = nullptr;
   handles_.clear();
   const auto& parts = session_.project()->parts;
-  if (handlesShown_ && session_.hand() == Hand::pick && !session_.selection().empty() && session_.selection().back() < parts.size()) {
+  const bool mayTake = handlesShown_ && session_.brush().tool == Tool::pick && !session_.isSettling();
+  if (mayTake && !session_.selection().empty() && session_.selection().back() < parts.size()) {
     const Part& part = *parts[session_.selection().back()];
-    handles_ = handlesOf(placedBounds(part.placement, *part.mesh));
+    const Box3 box = placedBounds(part.placement, *part.mesh);
+    const Chosen chosen = session_.chosen();
+    if (chosen.kind == Chosen::zone && chosen.index < part.zones.size())
+      handles_ = handlesOf(figuresOf(part.zones[chosen.index], transformOf(part.placement, *part.mesh)), part.zones[chosen.index].shape, box);
+    else if (partHandles_)
+      handles_ = handlesOf(box);
   }
+  update();
+}
+
+Box3 SceneView::boundsOfPart(std::size_t part) const {
+  const Part& which = *session_.project()->parts[part];
+  return placedBounds(which.placement, *which.mesh);
+}
+
+bool SceneView::isShown(std::size_t part) const {
+  const auto& selection = session_.selection();
+  return !alone_ || std::find(selection.begin(), selection.end(), part) != selection.end();
+}
+
+void SceneView::showSelectedAlone() {
+  alone_ = !alone_;
+  supportsStale_ = true;
   update();
 }
 
@@ -191,8 +235,15 @@ void SceneView::refill() {
     }
     fill(defects_, lines);
   }
-  if (marksStale_) fill(marks_, markSurface(*project));
-  if (supportsStale_ && shown.supports) fill(supports_, supportSurface(*shown.supports));
+  if (marksStale_) {
+    fill(marks_, markSurface(*project));
+    fill(clean_, cleanSurface(*project));
+    fill(zones_, zoneSurface(*project));
+    fill(decisions_, decisionLines(*project, static_cast<std::size_t>(std::max(0, session_.selectedPart())), session_.chosen()));
+  }
+  if ((choicesStale_ || marksStale_) && shown.build && shown.build->parts.size() == project->parts.size()) fill(choices_, choiceSurface(*project, *shown.build));
+  if (litStale_) fill(lit_, litFacets());
+  if (supportsStale_ && shown.supports) fill(supports_, supportSurface(*shown.supports, [&](std::size_t rules) { return isShown(shown.build->rules[rules].part); }));
   if (ribbonsStale_) {
     const PrintLayer* top = nullptr;
     if (shown.build && showsOneLayer())
@@ -200,7 +251,23 @@ void SceneView::refill() {
         if (layer->top <= session_.range().second + 1e-6) top = layer.get();
     fill(ribbons_, top ? layerRibbons(*top) : std::vector<LineVertex>());
   }
-  defectsStale_ = plateStale_ = partsStale_ = marksStale_ = supportsStale_ = ribbonsStale_ = false;
+  litStale_ = choicesStale_ = defectsStale_ = plateStale_ = partsStale_ = marksStale_ = supportsStale_ = ribbonsStale_ = false;
+}
+
+// What is lit: sites that are pointed at or selected, and what a stroke here would take.
+std::vector<SurfaceVertex> SceneView::litFacets() const {
+  std::vector<SurfaceVertex> all;
+  const auto add = [&](std::size_t part, const std::vector<std::uint32_t>& facets) {
+    const std::vector<SurfaceVertex> more = litSurface(*session_.project()->parts[part], facets);
+    all.insert(all.end(), more.begin(), more.end());
+  };
+  const auto& sites = session_.sites();
+  for (const SiteId& id : session_.litSites()) {
+    if (id.part >= sites.size() || id.part >= session_.project()->parts.size() || id.site >= sites[id.part]->list.size()) continue;
+    if (sites[id.part]->ofFacet.size() == session_.project()->parts[id.part]->mesh->facets.size()) add(id.part, sites[id.part]->list[id.site].facets);
+  }
+  if (!previewed_.empty() && previewedOn_ < session_.project()->parts.size()) add(previewedOn_, previewed_);
+  return all;
 }
 
 void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
@@ -214,9 +281,13 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
   surface_->setUniformValue("freeLean", static_cast<float>(session_.settings().number("support.free_lean")));
   surface_->setUniformValue("faded", session_.isStale() ? 1.0f : 0.0f);
   for (const auto& [name, colour] : {std::pair{"part", t.part}, {"hangingLow", t.hangingLow}, {"hangingHigh", t.hangingHigh},
-                                     {"enforce", t.enforce}, {"block", t.block}, {"body", t.body}, {"interfaceColour", t.interface},
-                                     {"paper", t.paper}})
+                                     {"enforce", t.enforce}, {"block", t.block}, {"body", t.body}, {"interfaceColour", t.interface}, {"lowerColour", t.interfaceLower},
+                                     {"paper", t.paper}, {"accent", t.accent}})
     surface_->setUniformValue(name, rgb(colour));
+  const auto& cutaway = session_.cutaway();
+  const Vec3 normal = cutaway ? cutaway->normal : Vec3(Vec3::Zero());
+  surface_->setUniformValue("cut", QVector4D(static_cast<float>(normal.x()), static_cast<float>(normal.y()), static_cast<float>(normal.z()),
+                                             cutaway ? static_cast<float>(cutaway->at.dot(normal)) : 0.0f));
   const auto draw = [&](Buffer& buffer) {
     if (buffer.count == 0) return;
     buffer.array.bind();
@@ -227,6 +298,7 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
     if (parts_.count > 0) {
       parts_.array.bind();
       for (std::size_t p = 0; p < partEnds_.size(); ++p) {
+        if (!isShown(p)) continue;
         const int first = p == 0 ? 0 : partEnds_[p - 1];
         surface_->setUniformValue("freeLean", static_cast<float>(settingsOf(*session_.project(), p).number("support.free_lean")));
         glDrawArrays(GL_TRIANGLES, first, partEnds_[p] - first);
@@ -235,16 +307,21 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
     }
     glEnable(GL_POLYGON_OFFSET_FILL);  // marks lie on the surface
     glPolygonOffset(-1, -1);
+    draw(clean_);
+    draw(choices_);
     draw(marks_);
+    glPolygonOffset(-2, -2);
+    draw(lit_);
     glDisable(GL_POLYGON_OFFSET_FILL);
   }
   if (look_ != Look::partAlone && !supportsHidden_) draw(supports_);
-  if (ghostAt_) {
-    glEnable(GL_BLEND);
-    glBlendFunc(GL_SRC_ALPHA, GL_ONE_MINUS_SRC_ALPHA);
-    draw(ghost_);
-    glDisable(GL_BLEND);
-  }
+  glEnable(GL_BLEND);
+  glBlendFuncSeparate(GL_SRC_ALPHA, GL_ONE_MINUS_SRC_ALPHA, GL_ZERO, GL_ONE);  // the picture itself stays opaque
+  if (ghostAt_) draw(ghost_);
+  glDepthMask(GL_FALSE);
+  draw(zones_);
+  glDepthMask(GL_TRUE);
+  glDisable(GL_BLEND);
   surface_->release();
 }
 
@@ -280,14 +357,35 @@ void SceneView::paintGL() {
     drawLines(handleBuffer_, GL_LINES);
     glEnable(GL_DEPTH_TEST);
   }
-  if (over_ && session_.brush().active) {
-    fill(ball_, ballOutline(over_->at, session_.brush().radius, markInHand(Qt::NoModifier)));
-    drawLines(ball_, GL_LINES);
-  }
+  drawGuides();
   line_->release();
   glDisable(GL_DEPTH_TEST);
   if (toScreen != overlaidFor_) overlay_->update();
   overlaidFor_ = toScreen;
+}
+
+// What the tool in hand would touch, props, planes and floating starts.
+void SceneView::drawGuides() {
+  const Brush& brush = session_.brush();
+  drawLines(decisions_, GL_LINES);
+  const auto drawOnce = [&](const std::vector<LineVertex>& lines) {
+    fill(ball_, lines);
+    drawLines(ball_, GL_LINES);
+  };
+  if (over_ && brush.isRound()) drawOnce(ballOutline(over_->at, brush.radius, markInHand(Qt::NoModifier)));
+  if (over_ && brush.tool == Tool::prop) drawOnce(ballOutline(over_->at, brush.propWidth / 2, Mark::none));
+  if (band_) drawOnce(bandLines(boundsOfPart(bandOn_), band_->first, band_->second));
+  const auto symmetry = session_.twinPlane();
+  if (brush.twin && symmetry && session_.selectedPart() >= 0) {
+    const auto selected = session_.selection().back();
+    const Part& part = *session_.project()->parts[selected];
+    drawOnce(planeLines(symmetry->plane.movedBy(transformOf(part.placement, *part.mesh)), boundsOfPart(selected), theme().accent));
+  }
+  if (session_.cutaway() && session_.selectedPart() >= 0) drawOnce(planeLines(*session_.cutaway(), boundsOfPart(session_.selection().back()), theme().quiet));
+  if (session_.shown().build && !session_.isStale() && look_ != Look::supportsAlone) {
+    fill(starts_, startDiamonds(*session_.shown().build, camera_, [this](std::size_t part) { return isShown(part); }));
+    drawLines(starts_, GL_TRIANGLES);
+  }
 }
 
 void SceneView::resizeEvent(QResizeEvent* event) {

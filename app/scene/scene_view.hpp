@@ -33,7 +33,9 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   void fitAll();
   void nextLook();
   void setSupportsHidden(bool hidden);
-  void setHandlesShown(bool shown);
+  void setHandlesShown(bool shown, bool ofParts);  // of a chosen zone always, of parts only when asked
+  void cutAwayHere();          // through the place under the pointer, facing the eye
+  void showSelectedAlone();    // or all parts again
   void turnBy(double yaw, double pitch);
   void turnToNextStraight(int yawSteps, int pitchSteps);
   Camera& camera() { return camera_; }
@@ -42,6 +44,8 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
  Q_SIGNALS:
   // What the pointer is over, in words; empty over nothing.
   void pointedAt(const QString& words);
+  void sitePicked(const SiteId& site);                   // by a click
+  void sitePointed(const std::optional<SiteId>& site);
 
  protected:
   void initializeGL() override;
@@ -68,19 +72,45 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
     double lean;  // degrees
   };
 
+  struct SupportHit {
+    std::size_t piece;
+    Vec3 at;  // plate coordinates
+    double distance;
+  };
+
   template <typename Vertex>
   void fill(Buffer& buffer, const std::vector<Vertex>& vertices);
   void refill();
   void drawSurfaces(const QMatrix4x4& toScreen);
   void drawLines(Buffer& buffer, unsigned mode);
+  void drawGuides();
+  std::vector<SurfaceVertex> litFacets() const;
   void resizeEvent(QResizeEvent* event) override;
   bool showsOneLayer() const;
 
   std::optional<Hit> hitAt(const QPointF& pixel);
-  void describe(const std::optional<Hit>& hit);
-  void lay(const Hit& hit, bool begins);
+  std::optional<SupportHit> supportAt(const QPointF& pixel);
+  void describe(const std::optional<Hit>& hit, const std::optional<SupportHit>& support);
   void showGhost(const std::optional<Hit>& hit);
   void refreshHandles();
+  Box3 boundsOfPart(std::size_t part) const;
+  bool isShown(std::size_t part) const;
+
+  // Tools, see scene_tools.cpp.
+  bool useTool(const QPointF& pixel, const std::optional<Hit>& hit, Qt::KeyboardModifiers modifiers);  // whether it did anything
+  void dragTool(const QPointF& pixel, const std::optional<Hit>& hit);
+  void endTool();
+  void lay(const Hit& hit, bool begins);
+  void layOnce(std::size_t part, Stroke stroke);
+  void withTwin(LayMark& mark) const;
+  void addZoneAt(const Hit& hit);
+  bool takeProp(const QPointF& pixel);
+  void removeAt(const QPointF& pixel);
+  void preview(const std::optional<Hit>& hit);
+  void lightCovered();  // sites within the chosen zone
+  void lightSiteAt(const std::optional<Hit>& hit);
+  std::optional<SiteId> siteUnder(const Hit& hit) const;
+  double heightUnder(const QPointF& pixel) const;
   Mark markInHand(Qt::KeyboardModifiers modifiers) const;
 
   Session& session_;
@@ -89,14 +119,22 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   QWidget* overlay_;           // words and figures over the scene
   QMatrix4x4 overlaidFor_;     // the view they were drawn for
   std::unique_ptr<QOpenGLShaderProgram> surface_, line_;
-  Buffer parts_, marks_, supports_, plate_, sheet_, ribbons_, ball_, ghost_, defects_, handleBuffer_;
+  Buffer parts_, marks_, supports_, plate_, sheet_, ribbons_, ball_, ghost_, defects_, handleBuffer_, clean_, choices_, lit_, zones_, decisions_, starts_;
   std::vector<int> partEnds_;  // in parts_, after each part
-  bool defectsStale_ = true, handlesShown_ = false, partsStale_ = true, marksStale_ = true, supportsStale_ = true, plateStale_ = true, ribbonsStale_ = true;
+  bool defectsStale_ = true, handlesShown_ = false, partHandles_ = false, partsStale_ = true, marksStale_ = true, supportsStale_ = true, plateStale_ = true, ribbonsStale_ = true;
   ProjectPtr drawn_;
   std::vector<MeshTreePtr> trees_;  // kept so that strokes find them made
+  std::vector<NeighboursPtr> neighbours_;
   Look look_ = Look::whole;
   bool supportsHidden_ = false, sliding_ = false, fitted_ = false;
-  bool laying_ = false;
+  bool laying_ = false, alone_ = false, litStale_ = true, choicesStale_ = true;
+  std::vector<std::uint32_t> previewed_;  // what a Face or Site stroke here would take
+  std::size_t previewedOn_ = 0;
+  std::optional<SiteId> pointedSite_;
+  std::optional<std::size_t> propInHand_;
+  bool propMoved_ = false;
+  std::optional<std::pair<double, double>> band_;  // heights while it is dragged
+  std::size_t bandOn_ = 0;
   Vec3 lastLaid_ = Vec3::Zero();
   std::size_t layingOn_ = 0;
   QPointF lastPixel_;

@@ -112,6 +112,12 @@ void Strip::paintEvent(QPaintEvent*) {
   drawChart(painter);
   drawSymbols(painter);
   drawHandles(painter);
+  if (band_) {
+    QColor shade = session_.brush().mark == Mark::block ? theme().block : theme().enforce;
+    shade.setAlpha(110);
+    const double a = pixelOf(band_->first), b = pixelOf(band_->second);
+    painter.fillRect(QRectF(chartLeft, std::min(a, b), width() - chartLeft - 8, std::abs(a - b)), shade);
+  }
 }
 
 void Strip::drawChart(QPainter& painter) {
@@ -175,18 +181,39 @@ void Strip::drawHandles(QPainter& painter) {
 void Strip::mousePressEvent(QMouseEvent* event) {
   if (event->button() != Qt::LeftButton) return;
   const double y = event->position().y();
+  if (session_.brush().tool == Tool::band && session_.selectedPart() >= 0) {
+    band_ = {heightAt(y), heightAt(y)};
+    return;
+  }
   draggingHigh_ = std::abs(y - pixelOf(std::min(session_.range().second, top()))) <= std::abs(y - pixelOf(session_.range().first));
   mouseMoveEvent(event);
 }
 
 void Strip::mouseMoveEvent(QMouseEvent* event) {
   if (!(event->buttons() & Qt::LeftButton) || levels_.empty()) return;
+  if (band_) {
+    band_->second = heightAt(event->position().y());
+    return update();
+  }
   const double z = snapped(heightAt(event->position().y()));
   const auto [low, high] = session_.range();
   if (draggingHigh_)
     session_.setRange(low, std::max(z, low + 1e-3));
   else
     session_.setRange(std::min(z, high - 1e-3), high);
+}
+
+// A band laid on the strip is one stroke over the selected part.
+void Strip::mouseReleaseEvent(QMouseEvent*) {
+  if (!band_) return;
+  const auto [low, high] = std::minmax(band_->first, band_->second);
+  const BandStroke stroke{low, high};
+  band_.reset();
+  update();
+  if (stroke.to - stroke.from < 0.05) return;
+  LayMark mark{session_.selection().back(), session_.brush().mark, stroke};
+  mark.rules.keepToOverhangs = session_.brush().keepToOverhangs;
+  session_.perform(mark);
 }
 
 void Strip::wheelEvent(QWheelEvent* event) {

@@ -25,6 +25,7 @@ class Strip : public QFrame {
   void paintEvent(QPaintEvent* event) override;
   void mousePressEvent(QMouseEvent* event) override;
   void mouseMoveEvent(QMouseEvent* event) override;
+  void mouseReleaseEvent(QMouseEvent* event) override;
   void wheelEvent(QWheelEvent* event) override;
 
  private:
@@ -43,6 +44,7 @@ class Strip : public QFrame {
   std::vector<Level> levels_;
   double widest_ = 1;  // mm²
   bool draggingHigh_ = true;
+  std::optional<std::pair<double, double>> band_;  // heights while a band is dragged
   QTimer playing_;
 };
 

@@ -27,8 +27,8 @@ Shares sharesOf(const Tally& tally) {
   for (std::size_t i = 0; i < featureCount; ++i) {
     const auto feature = static_cast<Feature>(i);
     const double volume = tally.features[i].volume;
-    (feature == Feature::supportBody ? shares.body : feature == Feature::interfaceUpper ? shares.interface
-     : feature == Feature::skirt ? shares.rest : shares.part) += volume;
+    (feature == Feature::interfaceUpper || feature == Feature::interfaceLower ? shares.interface : isSupport(feature) ? shares.body
+     : feature >= Feature::skirt ? shares.rest : shares.part) += volume;
   }
   return shares;
 }
@@ -92,6 +92,8 @@ TallyBar::TallyBar(Session& session, QWidget* parent) : QFrame(parent), session_
   findings_ = new QLabel;
   findings_->setVisible(false);
   findings_->setWordWrap(true);
+  findings_->setObjectName("findings");
+  connect(findings_, &QLabel::linkActivated, this, &TallyBar::apply);
   auto* upper = new QHBoxLayout;
   upper->addWidget(breakdown_, 0, Qt::AlignTop);
   upper->addSpacing(32);
@@ -136,6 +138,22 @@ void TallyBar::toggleBreakdown() {
   breakdown_->setVisible(!breakdown_->isVisible());
   findings_->setVisible(breakdown_->isVisible());
   refresh();
+}
+
+// Each remedy as a link that performs it.
+QString TallyBar::remedyLinks(std::size_t finding) const {
+  QString links;
+  const auto& remedies = session_.shown().build->findings[finding].remedies;
+  for (std::size_t k = 0; k < remedies.size(); ++k)
+    links += QString(" <a href='%1/%2' style='color:%3'>%4</a>").arg(finding).arg(k).arg(theme().accent.name(), QString::fromStdString(nameOf(remedies[k])).toHtmlEscaped());
+  return links;
+}
+
+void TallyBar::apply(const QString& link) {
+  if (session_.isStale()) return;
+  const auto& findings = session_.shown().build->findings;
+  const std::size_t finding = link.section('/', 0, 0).toULongLong(), remedy = link.section('/', 1, 1).toULongLong();
+  if (finding < findings.size() && remedy < findings[finding].remedies.size()) session_.perform(findings[finding].remedies[remedy]);
 }
 
 void TallyBar::pin() {
@@ -196,7 +214,7 @@ void TallyBar::refreshBreakdown() {
     rows += QString("<tr><td>%1&nbsp;&nbsp;</td><td align='right'>&nbsp;%2 g&nbsp;</td><td align='right'>&nbsp;%3</td></tr>")
                 .arg(name).arg(grams(volume, settings), 0, 'f', 2).arg(durationWords(seconds));
   };
-  static const char* names[featureCount] = {"outer walls", "inner walls", "skins", "infill", "bridges", "support body", "upper interface", "skirt"};
+  static const char* names[featureCount] = {"outer walls", "inner walls", "skins", "infill", "bridges", "support body", "graded layers", "upper interface", "lower interface", "holds", "feet", "skirt", "brim"};
   for (std::size_t i = 0; i < featureCount; ++i) {
     const Use& use = shown.build->tally.features[i];
     if (use.volume > 0) row(names[i], use.volume, use.seconds);
@@ -208,7 +226,7 @@ void TallyBar::refreshBreakdown() {
   for (const Finding& finding : shown.build->findings) {
     if (listed++ == 6) break;
     const QColor colour = finding.severity == Severity::problem ? theme().floating : theme().ink;
-    text += QString("<p style='margin:2px'><span style='color:%1'>◆</span> %2</p>").arg(colour.name(), QString::fromStdString(finding.message).toHtmlEscaped());
+    text += QString("<p style='margin:2px'><span style='color:%1'>◆</span> %2</p>").arg(colour.name(), QString::fromStdString(finding.message).toHtmlEscaped() + remedyLinks(listed - 1));
   }
   if (shown.build->findings.size() > 6) text += tr("<p style='margin:2px'>and %1 more</p>").arg(shown.build->findings.size() - 6);
   findings_->setText(text.isEmpty() ? tr("No findings.") : text);

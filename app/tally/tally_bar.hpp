@@ -21,6 +21,8 @@ class TallyBar : public QFrame {
   void pin();  // keeps the present tally to compare against
 
  private:
+  QString remedyLinks(std::size_t finding) const;
+  void apply(const QString& link);
   void refresh();
   void refreshBreakdown();
   void showProgress(double fraction, const QString& stage);

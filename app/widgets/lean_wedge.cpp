@@ -12,18 +12,24 @@
 
 namespace trellis {
 
+namespace {
+
+constexpr double barsTall = 58;  // pixels, below the wedge
+
+}  // namespace
+
 LeanWedge::LeanWedge(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
   setFocusPolicy(Qt::StrongFocus);
-  setMinimumHeight(190);
+  setMinimumHeight(206);
   setCursor(Qt::SizeAllCursor);
   setToolTip(QString::fromStdString(settingRow("support.free_lean").help));
   connect(&session, &Session::selectionChanged, this, qOverload<>(&QWidget::update));
   connect(&session, &Session::projectChanged, this, qOverload<>(&QWidget::update));
 }
 
-QPointF LeanWedge::corner() const { return {width() * 0.30, height() - 30.0}; }
+QPointF LeanWedge::corner() const { return {width() * 0.30, height() - barsTall - 30.0}; }
 
-double LeanWedge::reach() const { return height() - 56.0; }
+double LeanWedge::reach() const { return height() - barsTall - 56.0; }
 
 void LeanWedge::setLean(double lean, bool continuing) {
   const double whole = std::clamp(std::round(lean), 0.0, 89.0);
@@ -98,6 +104,32 @@ void LeanWedge::paintEvent(QPaintEvent*) {
   painter.drawText(QRectF(-60, -14, 120, 16), Qt::AlignCenter, tr("upright wall"));
   painter.restore();
   painter.drawText(QRectF(at.x() + r + 8, at.y() - 20, 90, 18), Qt::AlignLeft, tr("ceiling"));
+  paintBars(painter, lean);
+}
+
+void LeanWedge::paintBars(QPainter& painter, double lean) const {
+  const Theme& t = theme();
+  const double third = width() / 3.0, ground = height() - 22.0, length = 30;
+  int column = 0;
+  for (const double bar : {20.0, 45.0, 70.0}) {
+    const bool hangs = bar > lean;
+    const QPointF foot(third * column + third / 2 - length * std::sin(toRadians(bar)) / 2, ground);
+    const QPointF tip = foot + QPointF(std::sin(toRadians(bar)), -std::cos(toRadians(bar))) * length;
+    painter.setPen(QPen(t.rule.darker(125), 1.2));
+    painter.drawLine(QPointF(third * column + 8, ground), QPointF(third * (column + 1) - 8, ground));
+    if (hangs) {  // the support it would get
+      painter.setPen(QPen(t.body, 1.5));
+      for (double share = 0.35; share < 1; share += 0.2) {
+        const QPointF under = foot + (tip - foot) * share;
+        painter.drawLine(under + QPointF(0, 6), QPointF(under.x(), ground - 1));
+      }
+    }
+    painter.setPen(QPen(hangs ? t.hangingHigh : t.part.darker(115), 7, Qt::SolidLine, Qt::FlatCap));
+    painter.drawLine(foot, tip);
+    painter.setPen(hangs ? t.ink : t.quiet);
+    painter.drawText(QRectF(third * column, ground + 3, third, 18), Qt::AlignCenter, hangs ? tr("%1° is held up").arg(bar) : tr("%1° prints").arg(bar));
+    ++column;
+  }
 }
 
 }  // namespace trellis

@@ -12,7 +12,7 @@ class LeanWedge : public QWidget {
   Q_OBJECT
  public:
   explicit LeanWedge(Session& session, QWidget* parent = nullptr);
-  QSize sizeHint() const override { return {294, 190}; }
+  QSize sizeHint() const override { return {294, 206}; }
 
  protected:
   void paintEvent(QPaintEvent* event) override;
@@ -21,6 +21,7 @@ class LeanWedge : public QWidget {
   void keyPressEvent(QKeyEvent* event) override;
 
  private:
+  void paintBars(class QPainter& painter, double lean) const;  // three leans and what becomes of each
   QPointF corner() const;  // where wall and plate meet
   double reach() const;    // length of the drawn surface, pixels
   void dragTo(const QPointF& pixel, bool begins);

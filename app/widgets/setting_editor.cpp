@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/setting_editor.hpp"
 
+#include "core/settings/words.hpp"
+
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDoubleSpinBox>
@@ -9,20 +11,7 @@
 #include <QLineEdit>
 #include <QToolButton>
 
-#include <map>
-
 namespace trellis {
-
-QString choiceWords(const std::string& key, const std::string& choice) {
-  static const std::map<std::pair<std::string, std::string>, const char*> words = {
-      {{"support.source", "overhangs"}, "overhangs and decisions"},
-      {{"support.source", "floating"}, "floating starts and decisions"},
-      {{"support.source", "decisions"}, "decisions only"},
-      {{"support.footing", "plate"}, "plate only"},
-      {{"support.footing", "any"}, "plate and part"}};
-  const auto found = words.find({key, choice});
-  return found != words.end() ? QObject::tr(found->second) : QString::fromStdString(choice);
-}
 
 SettingEditor::SettingEditor(Session& session, const std::string& key, QWidget* parent)
     : QWidget(parent), session_(session), row_(settingRow(key)) {
@@ -56,7 +45,7 @@ void SettingEditor::build() {
     editor_ = box;
   } else if (row_.kind == SettingKind::choice) {
     auto* box = new QComboBox;
-    for (const std::string& choice : row_.choices) box->addItem(choiceWords(row_.key, choice), QString::fromStdString(choice));
+    for (const std::string& choice : row_.choices) box->addItem(tr(choiceInWords(row_.key, choice).c_str()), QString::fromStdString(choice));
     connect(box, &QComboBox::activated, this, [this, box] { change(box->currentData().toString().toStdString()); });
     editor_ = box;
   } else {

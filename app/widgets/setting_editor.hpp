@@ -30,7 +30,4 @@ class SettingEditor : public QWidget {
   bool refreshing_ = false;
 };
 
-// Words of a choice as they are shown.
-QString choiceWords(const std::string& key, const std::string& choice);
-
 }  // namespace trellis

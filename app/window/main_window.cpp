@@ -85,7 +85,10 @@ void MainWindow::layOut() {
   connect(place, &PlaceSheet::addAsked, this, [this] { openByDialog(true); });
   connect(place, &PlaceSheet::replaceAsked, this, &MainWindow::replaceByDialog);
   new TrialBar(*session_, scene_);
-  for (QWidget* sheet : std::initializer_list<QWidget*>{place, new StudySheet(*session_), new MarkSheet(*session_), new BuildSheet(*session_)})
+  auto* study = new StudySheet(*session_);
+  connect(scene_, &SceneView::sitePointed, study, &StudySheet::pointTo);
+  connect(scene_, &SceneView::sitePicked, study, &StudySheet::pickSite);
+  for (QWidget* sheet : std::initializer_list<QWidget*>{place, study, new MarkSheet(*session_), new BuildSheet(*session_)})
     sheets_->addWidget(sheet);
   auto* tabColumn = new QVBoxLayout;
   tabColumn->setContentsMargins(0, 12, 0, 0);
@@ -113,9 +116,9 @@ void MainWindow::layOut() {
 void MainWindow::showSheet(int index) {
   sheets_->setCurrentIndex(index);
   tabs_->button(index)->setChecked(true);
-  if (index != 2) changeBrush([](Brush& brush) { brush.active = false; });
+  if (index != 2) changeBrush([](Brush& brush) { brush.tool = Tool::pick; });
   if (index != 0) session_->setSettling(false);
-  scene_->setHandlesShown(index == 0);
+  scene_->setHandlesShown(index == 0 || index == 2, index == 0);
 }
 
 void MainWindow::changeBrush(const std::function<void(Brush&)>& change) {

@@ -59,6 +59,8 @@ class MainWindow : public QMainWindow {
   void findCommand();
   void escape();
   void selectAll();
+  void removeChosen();
+  void flipCut();
   void selectNext();
   void showShortcuts();
   void remember(const QString& path);

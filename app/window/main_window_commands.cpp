@@ -38,7 +38,8 @@ QString demoProject() {
 void MainWindow::makeCommands() {
   const auto hasParts = [this] { return !session_->project()->parts.empty(); };
   const auto selected = [this] { return session_->selectedPart() >= 0; };
-  const auto mark = [this](Mark kind) { return [this, kind] { changeBrush([kind](Brush& b) { b.mark = kind; b.active = true; }); showSheet(2); }; };
+  const auto mark = [this](Mark kind) { return [this, kind] { changeBrush([kind](Brush& b) { b.mark = kind; if (!b.lays()) b.tool = Tool::ball; }); showSheet(2); }; };
+  const auto tool = [this](Tool which) { return [this, which] { showSheet(2); changeBrush([which](Brush& b) { b.tool = which; }); }; };
   const auto part = [this] { return static_cast<std::size_t>(session_->selectedPart()); };
   // The button of a worksheet and its command are one thing.
   const auto press = [this](const char* name) { findChild<QAbstractButton*>(name)->click(); };
@@ -59,7 +60,7 @@ void MainWindow::makeCommands() {
        [this] { return !session_->redoName().isEmpty(); }},
       {tr("Edit"), tr("Find a command…"), QKeySequence("Ctrl+K"), [this] { findCommand(); }},
       {tr("Part"), tr("Drop to plate"), QKeySequence("Ctrl+D"), [press] { press("drop"); }, {}, selected},
-      {tr("Part"), tr("Remove"), QKeySequence("Delete"), [press] { press("remove"); }, {}, selected},
+      {tr("Part"), tr("Remove"), QKeySequence("Delete"), [this] { removeChosen(); }, {}, selected},
       {tr("Part"), tr("Copy"), QKeySequence("Ctrl+C"), [press] { press("copy"); }, {}, selected},
       {tr("Part"), tr("Mirror along x"), QKeySequence("Alt+X"), [press] { press("mirrorx"); }, {}, selected},
       {tr("Part"), tr("Mirror along y"), QKeySequence("Alt+Y"), [press] { press("mirrory"); }, {}, selected},
@@ -73,8 +74,19 @@ void MainWindow::makeCommands() {
       {tr("Part"), tr("Wrap"), {}, [press] { press("wrap"); }, {}, selected},
       {tr("Part"), tr("Replace the mesh…"), {}, [this] { replaceByDialog(); }, {}, selected},
       {tr("Edit"), tr("Keep what is tried out"), QKeySequence("Ctrl+Return"), [this] { session_->keepTrial(); }, {}, [this] { return session_->isTrying(); }},
-      {tr("Mark"), tr("Pick"), QKeySequence("0"), [this] { changeBrush([](Brush& b) { b.active = false; }); }},
-      {tr("Mark"), tr("Ball"), QKeySequence("1"), [this] { showSheet(2); changeBrush([](Brush& b) { b.active = true; }); }},
+      {tr("Mark"), tr("Pick"), QKeySequence("0"), [this] { changeBrush([](Brush& b) { b.tool = Tool::pick; }); }},
+      {tr("Mark"), tr("Ball"), QKeySequence("1"), tool(Tool::ball)},
+      {tr("Mark"), tr("Sight"), QKeySequence("2"), tool(Tool::sight)},
+      {tr("Mark"), tr("Face"), QKeySequence("3"), tool(Tool::face)},
+      {tr("Mark"), tr("Site"), QKeySequence("4"), tool(Tool::site)},
+      {tr("Mark"), tr("Band"), QKeySequence("5"), tool(Tool::band)},
+      {tr("Mark"), tr("Keep a face clean"), QKeySequence("K"), tool(Tool::clean)},
+      {tr("Mark"), tr("Place a zone"), QKeySequence("Z"), tool(Tool::zone)},
+      {tr("Mark"), tr("Place a prop"), QKeySequence("R"), tool(Tool::prop)},
+      {tr("Mark"), tr("Remove support"), QKeySequence("D"), tool(Tool::remove)},
+      {tr("Mark"), tr("Twin strokes"), QKeySequence("W"), [this] { changeBrush([](Brush& b) { b.twin = !b.twin; }); }, {}, selected},
+      {tr("Mark"), tr("Stop at creases"), QKeySequence("Q"), [this] { changeBrush([](Brush& b) { b.stopAtCreases = !b.stopAtCreases; }); }},
+      {tr("Mark"), tr("Mark everything that leans more"), {}, [this, press] { showSheet(2); press("markByLean"); }, {}, selected},
       {tr("Mark"), tr("Enforce"), QKeySequence("E"), mark(Mark::enforce)},
       {tr("Mark"), tr("Block"), QKeySequence("B"), mark(Mark::block)},
       {tr("Mark"), tr("Nothing (clear)"), QKeySequence("N"), mark(Mark::none)},
@@ -82,13 +94,17 @@ void MainWindow::makeCommands() {
        [this] { changeBrush([](Brush& b) { b.mark = b.mark == Mark::enforce ? Mark::block : Mark::enforce; }); }},
       {tr("Mark"), tr("Larger brush"), QKeySequence("]"), [this] { changeBrush([](Brush& b) { b.radius *= 1.15; }); }},
       {tr("Mark"), tr("Smaller brush"), QKeySequence("["), [this] { changeBrush([](Brush& b) { b.radius /= 1.15; }); }},
-      {tr("Mark"), tr("Clear all marks of the part"), {}, [this, part] { session_->perform(ClearMarks{part(), std::nullopt}); }, {}, selected},
+      {tr("Mark"), tr("Clear all marks of the part"), {}, [this, part] { session_->perform(ClearDecisions{part(), Clearing::marks}); }, {}, selected},
       {tr("Build"), tr("Supports on or off"), QKeySequence("Ctrl+B"),
        [this] { session_->perform(ChangeSetting{"support.on", !session_->settings().yes("support.on")}); }},
       {tr("Build"), tr("Build again"), QKeySequence("F5"), [this] { session_->rebuild(); }, {}, hasParts},
       {tr("Build"), tr("Cancel building"), QKeySequence("Esc"), [this] { escape(); }},
       {tr("View"), tr("Fit"), QKeySequence("Home"), [this] { scene_->fitAll(); }},
       {tr("View"), tr("Whole / supports alone / part alone"), QKeySequence("V"), [this] { scene_->nextLook(); }},
+      {tr("View"), tr("Cut away to here"), QKeySequence("C"), [this] { scene_->cutAwayHere(); }, {}, hasParts},
+      {tr("View"), tr("Turn the cut round"), QKeySequence("Shift+C"), [this] { flipCut(); }, {}, [this] { return session_->cutaway().has_value(); }},
+      {tr("View"), tr("No cutaway"), QKeySequence("Ctrl+Shift+C"), [this] { session_->setCutaway({}); }, {}, [this] { return session_->cutaway().has_value(); }},
+      {tr("View"), tr("Selected part alone"), QKeySequence("S"), [this] { scene_->showSelectedAlone(); }, {}, selected},
       {tr("View"), tr("One layer up"), QKeySequence("PgUp"), [this] { strip_->step(1); }},
       {tr("View"), tr("One layer down"), QKeySequence("PgDown"), [this] { strip_->step(-1); }},
       {tr("View"), tr("Play the layers"), QKeySequence("P"), [this] { strip_->play(); }},
@@ -103,8 +119,25 @@ void MainWindow::makeCommands() {
 // Esc lets go of the nearest thing: what is tried out, the tool in hand, then the running build.
 void MainWindow::escape() {
   if (session_->isTrying()) return session_->leaveTrial();
-  if (session_->hand() == Hand::settle) return session_->setSettling(false);
+  if (session_->isSettling()) return session_->setSettling(false);
+  if (session_->brush().tool != Tool::pick) return changeBrush([](Brush& brush) { brush.tool = Tool::pick; });
+  if (session_->cutaway()) return session_->setCutaway({});
   session_->cancelBuild();
+}
+
+// Delete takes the zone or prop that is chosen, else the selected parts.
+void MainWindow::removeChosen() {
+  const auto part = static_cast<std::size_t>(session_->selectedPart());
+  const Chosen chosen = session_->chosen();
+  if (chosen.kind == Chosen::zone) return session_->perform(RemoveZone{part, chosen.index});
+  if (chosen.kind == Chosen::prop) return session_->perform(RemoveProp{part, chosen.index});
+  findChild<QAbstractButton*>("remove")->click();
+}
+
+void MainWindow::flipCut() {
+  Plane plane = *session_->cutaway();
+  plane.normal = -plane.normal;
+  session_->setCutaway(plane);
 }
 
 void MainWindow::selectAll() {
@@ -181,6 +214,7 @@ void MainWindow::showShortcuts() {
              "<tr><td>Scene · hide supports while held</td><td>`</td></tr>"
              "<tr><td>Scene · slide while held</td><td>Space</td></tr>"
              "<tr><td>Scene · brush size</td><td>Ctrl+wheel</td></tr>"
+             "<tr><td>Scene · slide the cut</td><td>Shift+wheel</td></tr>"
              "<tr><td>Strip · one layer, with Shift ten</td><td>Wheel</td></tr></table>");
   QMessageBox box(QMessageBox::NoIcon, tr("Keys"), rows, QMessageBox::Close, this);
   box.exec();

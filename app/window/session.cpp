@@ -111,10 +111,9 @@ void Session::tryReplacing(const QString& path) {
   leaveTrial();
   if (selection_.empty()) return;
   errands_->doNext([this, path, part = selection_.back(), before = project()](const Progress& progress) {
-    const auto meshes = readMeshFile(path.toStdString(), progress);
-    if (meshes.size() != 1) throw Error(QFileInfo(path).fileName().toStdString() + " holds several meshes, and a part is replaced by one. Save the one as a file of its own.");
+    const MeshPtr mesh = readOneMesh(path.toStdString(), progress);
     progress.report(0.5, "carrying marks over");
-    const ReplaceMesh operation{part, meshes[0].mesh};
+    const ReplaceMesh operation{part, mesh};
     offer(before, performed(*before, operation), nameOf(operation), {}, {});
   });
 }
@@ -136,14 +135,24 @@ void Session::projectTouched() {
   std::erase_if(kept, [&](std::size_t part) { return part >= count; });
   if (kept.empty() && count > 0) kept = {count - 1};
   if (kept != selection_) select(kept);
+  const Part* part = selection_.empty() ? nullptr : project()->parts[selection_.back()].get();
+  const std::size_t chosenFrom = !part ? 0 : chosen_.kind == Chosen::zone ? part->zones.size() : part->props.size();
+  if (chosen_.index >= chosenFrom) choose({});
   Q_EMIT projectChanged();
   rebuild();
 }
 
 void Session::rebuild() {
   builder_->doOnly([this, wanted = project()](const Progress& progress) {
-    Shown shown{wanted, pipeline_->run(*wanted, progress), nullptr};
+    const auto sitesKnown = [this](const Pipeline::SitesOfParts& sites) {
+      here([this, sites] {
+        sites_ = sites;
+        Q_EMIT sitesChanged();
+      });
+    };
+    Shown shown{wanted, pipeline_->run(*wanted, progress, sitesKnown), nullptr, nullptr};
     shown.supports = std::make_shared<const SupportSolid>(solidOf(*shown.build->support, progress));
+    shown.supportTree = std::make_shared<const MeshTree>(surfaceOf(*shown.supports));
     here([this, shown] {
       shown_ = shown;
       Q_EMIT shownChanged();
@@ -162,8 +171,12 @@ void Session::take(ProjectPtr project, const QString& path, bool saved) {
   path_ = path;
   selection_.clear();
   turnings_.clear();
+  sites_.clear();
+  lit_.clear();
+  cutaway_.reset();
   range_ = {0, 1e9};
   Q_EMIT turningsChanged();
+  Q_EMIT sitesChanged();
   Q_EMIT rangeChanged();
   projectTouched();
 }
@@ -181,6 +194,7 @@ void Session::findTurnings() {
         shown.push_back({turning, portrait(*part->mesh, transformOf(placement, *part->mesh), pictureSize)});
       }
       here([=, this] {
+        if (selection_.empty() || project()->parts[selection_.back()] != part) return;  // another was selected meanwhile
         turnings_ = shown;
         Q_EMIT turningsChanged();
       });
@@ -260,6 +274,8 @@ void Session::select(std::vector<std::size_t> parts) {
     Q_EMIT turningsChanged();
   }
   selection_ = std::move(parts);
+  choose({});
+  if (brush_.twin) findTwin();
   Q_EMIT selectionChanged();
 }
 
@@ -270,15 +286,66 @@ void Session::setEditsPart(bool editsPart) {
 
 void Session::setSettling(bool settling) {
   settling_ = settling;
-  if (settling) brush_.active = false;
+  if (settling) brush_.tool = Tool::pick;
   Q_EMIT brushChanged();
 }
 
 void Session::setBrush(const Brush& brush) {
   brush_ = brush;
   brush_.radius = std::clamp(brush_.radius, 0.15, 30.0);
-  if (brush.active) settling_ = false;
+  if (brush.tool != Tool::pick) settling_ = false;
+  if (brush_.twin) findTwin();
   Q_EMIT brushChanged();
+}
+
+void Session::lightSites(std::vector<SiteId> lit) {
+  if (lit == lit_) return;
+  lit_ = std::move(lit);
+  Q_EMIT litChanged();
+}
+
+void Session::choose(const Chosen& chosen) {
+  if (chosen == chosen_) return;
+  chosen_ = chosen;
+  Q_EMIT chosenChanged();
+}
+
+void Session::setCutaway(const std::optional<Plane>& plane) {
+  cutaway_ = plane;
+  Q_EMIT cutawayChanged();
+}
+
+std::vector<Plane> Session::clip() const {
+  std::vector<Plane> planes;
+  if (cutaway_) planes.push_back(*cutaway_);
+  if (range_.first > 0) planes.push_back({Vec3(0, 0, range_.first), Vec3::UnitZ()});
+  if (range_.second < height()) planes.push_back({Vec3(0, 0, range_.second), -Vec3::UnitZ()});
+  return planes;
+}
+
+std::optional<Symmetry> Session::twinPlane() const {
+  if (selection_.empty()) return std::nullopt;
+  const MeshPtr& mesh = project()->parts[selection_.back()]->mesh;
+  if (twinAxis_ >= 0) return Symmetry{{mesh->bounds.center(), Vec3::Unit(twinAxis_)}, 0};
+  const auto found = symmetries_.find(mesh->key);
+  return found == symmetries_.end() ? std::nullopt : std::optional(found->second);
+}
+
+void Session::setTwinAxis(int axis) {
+  twinAxis_ = axis;
+  Q_EMIT brushChanged();
+}
+
+void Session::findTwin() {
+  if (selection_.empty() || twinPlane()) return;
+  errands_->doNext([this, mesh = project()->parts[selection_.back()]->mesh](const Progress& progress) {
+    progress.report(0.2, "looking for symmetry");
+    const Symmetry symmetry = findSymmetry(mesh, progress);
+    here([this, symmetry, key = mesh->key] {
+      symmetries_[key] = symmetry;
+      Q_EMIT brushChanged();
+    });
+  });
 }
 
 void Session::setRange(double low, double high) {

@@ -3,8 +3,10 @@
 // project through this and hears of changes by its signals.
 #pragma once
 
+#include "app/window/hand.hpp"
 #include "app/window/worker.hpp"
 #include "core/assess/build.hpp"
+#include "core/mesh/symmetry.hpp"
 #include "core/plate/portrait.hpp"
 #include "core/plate/turnings.hpp"
 #include "core/project/history.hpp"
@@ -14,6 +16,7 @@
 #include <QString>
 #include <QStringList>
 
+#include <map>
 #include <optional>
 
 namespace trellis {
@@ -25,18 +28,8 @@ struct Shown {
   ProjectPtr project;  // what it was built from
   BuildPtr build;
   std::shared_ptr<const SupportSolid> supports;
+  MeshTreePtr supportTree;  // of supports' triangles, in the same order, on the plate
 };
-
-// What the hand lays.
-struct Brush {
-  bool active = false;  // false: Pick
-  Mark mark = Mark::enforce;
-  double radius = 3;    // mm
-  bool keepToOverhangs = false;
-};
-
-// What the left button does on a part.
-enum class Hand { pick, lay, settle };  // settle: puts the face under the pointer on the plate
 
 // A turning of the selected part, with its picture.
 struct ShownTurning {
@@ -106,10 +99,31 @@ class Session : public QObject {
   // Candidate turnings of the selected part: a first set soon, a better one later.
   void findTurnings();
   const std::vector<ShownTurning>& turnings() const { return turnings_; }
+  // What the left button does; while settling, it puts the face under the pointer on the plate.
   const Brush& brush() const { return brush_; }
   void setBrush(const Brush& brush);
-  Hand hand() const { return brush_.active ? Hand::lay : settling_ ? Hand::settle : Hand::pick; }
+  bool isSettling() const { return settling_; }
   void setSettling(bool settling);
+
+  // Sites of each part as last known, ahead of the build they belong to.
+  const std::vector<std::shared_ptr<const Sites>>& sites() const { return sites_; }
+  // What is pointed at, and what is selected in the list.
+  const std::vector<SiteId>& litSites() const { return lit_; }
+  void lightSites(std::vector<SiteId> lit);
+  Chosen chosen() const { return chosen_; }
+  void choose(const Chosen& chosen);
+
+  // The plane that hides the near side, in plate coordinates: what lies before it is cut away.
+  const std::optional<Plane>& cutaway() const { return cutaway_; }
+  void setCutaway(const std::optional<Plane>& plane);
+  // What brushes may reach: before the eye, behind the cutaway and within the shown heights.
+  std::vector<Plane> clip() const;
+
+  // The plane twin strokes are laid across, of the selected part and in its mesh's coordinates: found, or set
+  // through the part's middle along an axis of the mesh. Nothing while it is being looked for.
+  std::optional<Symmetry> twinPlane() const;
+  void setTwinAxis(int axis);  // −1: as found
+  int twinAxis() const { return twinAxis_; }
   std::pair<double, double> range() const { return range_; }  // shown heights, mm
   void setRange(double low, double high);
   double height() const;  // of the print, mm
@@ -124,12 +138,17 @@ class Session : public QObject {
   void brushChanged();
   void rangeChanged();
   void turningsChanged();
+  void sitesChanged();
+  void litChanged();
+  void chosenChanged();
+  void cutawayChanged();
   void oddlySized(double largest);  // mm: the part just opened is hardly meant to be this large or small
 
  private:
   void refuseWhileTrying() const;
   void take(ProjectPtr project, const QString& path, bool saved);
   void projectTouched();
+  void findTwin();
   void here(std::function<void()> call);  // on the window's thread
   // From another thread: what was worked out from a project is tried out if nothing else was done meanwhile.
   void offer(const ProjectPtr& from, const ProjectPtr& result, const std::string& name, const QStringList& notes, const std::vector<std::uint32_t>& facets);
@@ -143,6 +162,12 @@ class Session : public QObject {
   QStringList trialNotes_;
   std::vector<std::uint32_t> trialFacets_;
   bool settling_ = false, editsPart_ = false;
+  std::vector<std::shared_ptr<const Sites>> sites_;
+  std::vector<SiteId> lit_;
+  Chosen chosen_;
+  std::optional<Plane> cutaway_;
+  std::map<std::uint64_t, Symmetry> symmetries_;  // by mesh
+  int twinAxis_ = -1;
   Brush brush_;
   std::pair<double, double> range_{0, 1e9};
   // Last, so that their threads end before anything they report to.

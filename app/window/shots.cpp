@@ -6,9 +6,13 @@
 #include "app/window/main_window.hpp"
 
 #include <QApplication>
+#include <QComboBox>
 #include <QDir>
+#include <QListView>
 #include <QListWidget>
 #include <QTextStream>
+
+#include <algorithm>
 
 namespace trellis {
 
@@ -41,6 +45,48 @@ bool waitForTurnings(Session& session) {
   return loop.exec() == 0;
 }
 
+std::size_t partNamed(const Session& session, const std::string& name) {
+  const auto& parts = session.project()->parts;
+  return static_cast<std::size_t>(std::find_if(parts.begin(), parts.end(), [&](const PartPtr& part) { return part->name == name; }) - parts.begin());
+}
+
+// The latch alone, from below: its groove blocked, a zone kept clear at the post, a prop under the knob.
+bool decide(MainWindow& window) {
+  Session& session = window.session();
+  const std::size_t latch = partNamed(session, "latch");
+  if (latch >= session.project()->parts.size()) return false;
+  const Part& part = *session.project()->parts[latch];
+  const Affine toPlate = transformOf(part.placement, *part.mesh);
+  session.selectPart(static_cast<int>(latch));
+  window.scene().showSelectedAlone();
+  window.scene().camera().turnTo(-60, -30);
+  const Box3 box = placedBounds(part.placement, *part.mesh);
+  window.scene().camera().fit(box);
+  session.perform(LayMark{latch, Mark::block, FaceStroke{toPlate * Vec3(40, 0, 15.6)}});
+  AddZone zone{latch, {}, {toPlate * Vec3(10, 0, 8), {14, 30, 14}, {0, 0, 0}}};
+  zone.zone.as = ZoneAs::keepClear;
+  session.perform(zone);
+  session.perform(AddProp{latch, toPlate * Vec3(70, 6, 14), 5});
+  session.setBrush({});
+  session.choose({Chosen::zone, 0});
+  return true;
+}
+
+// The manifold alone, cut through its channel, with a stroke on the channel's roof.
+void cutOpen(MainWindow& window) {
+  Session& session = window.session();
+  const std::size_t manifold = partNamed(session, "manifold");
+  const Box3 box = placedBounds(session.project()->parts[manifold]->placement, *session.project()->parts[manifold]->mesh);
+  session.selectPart(static_cast<int>(manifold));
+  window.scene().camera().turnTo(-70, -14);
+  window.scene().camera().fit(box);
+  session.setCutaway(Plane{box.center(), Vec3::UnitY()});
+  session.setBrush({.tool = Tool::sight, .radius = 4});
+  LayMark lay{manifold, Mark::block, BandStroke{box.center().z(), box.max().z() - 4}};
+  lay.rules.keepToOverhangs = true;
+  session.perform(lay);
+}
+
 }  // namespace
 
 int takeShots(MainWindow& window, const QString& folder) {
@@ -67,14 +113,31 @@ int takeShots(MainWindow& window, const QString& folder) {
   if (!waitForBuild(session)) return 1;
   window.showSheet(1);
   window.scene().turnBy(-25, -50);
+  auto* sites = window.findChild<QListView*>("sites");
+  window.findChild<QComboBox*>("siteOrder")->setCurrentIndex(1);
+  sites->selectionModel()->select(sites->model()->index(1, 0), QItemSelectionModel::ClearAndSelect);
   shot("study");
+  sites->clearSelection();
   window.showSheet(2);
   session.selectPart(2);
   window.scene().turnBy(110, 6);
   window.scene().setSupportsHidden(true);
-  session.setBrush({true, Mark::enforce, 3, false});
+  session.setBrush({.tool = Tool::ball});
   shot("mark");
   window.scene().setSupportsHidden(false);
+  if (!decide(window) || !waitForBuild(session)) return 1;
+  shot("decisions");
+  session.choose({});
+  while (!session.undoName().isEmpty()) session.undo();
+  cutOpen(window);
+  if (!waitForBuild(session)) return 1;
+  shot("cutaway");
+  session.setCutaway({});
+  session.undo();
+  if (!waitForBuild(session)) return 1;
+  window.scene().showSelectedAlone();
+  window.scene().camera().turnTo(-5, 0);
+  window.scene().fitAll();
   window.showSheet(3);
   window.scene().turnBy(-60, 38);
   shot("build");

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/worksheets/build_sheet.hpp"
 
+#include "app/widgets/density_editor.hpp"
 #include "app/widgets/gap_drawing.hpp"
 
 #include <QComboBox>
@@ -24,8 +25,20 @@ BuildSheet::BuildSheet(Session& session, QWidget* parent) : Worksheet(tr("Build"
   column_->addWidget(new GapDrawing(session));
   addSettings({"support.gap.above", "support.gap.below", "support.gap.beside"});
   addSection(tr("Interface and body"));
-  addSettings({"support.interface.upper.layers", "support.interface.upper.spacing", "support.body.spacing", "support.body.walls"});
+  addSettings({"support.interface.upper.layers", "support.interface.upper.pattern", "support.interface.upper.spacing"});
+  column_->addWidget(new DensityEditor(session, "support.interface.upper.spacing"));
+  addSettings({"support.body.pattern", "support.body.spacing"});
+  column_->addWidget(new DensityEditor(session, "support.body.spacing"));
+  addSettings({"support.body.walls", "support.graded.layers", "support.graded.density", "support.normal.outline", "support.normal.column"});
   pieces_ = addQuiet("");
+  addSection(tr("Where it stands"));
+  addSettings({"support.interface.lower.layers", "support.interface.lower.pattern", "support.interface.lower.spacing"});
+  column_->addWidget(new DensityEditor(session, "support.interface.lower.spacing"));
+  addSettings({"support.foot.layers", "support.foot.spread"});
+  addSection(tr("Holds"));
+  addSettings({"support.gap.hold", "support.hold.tie_spacing"});
+  addSection(tr("Brim and skirt"));
+  addSettings({"brim.width", "brim.gap", "brim.side", "skirt.loops", "skirt.distance"});
   addSection(tr("Layers and part"));
   addSettings({"layer.height", "layer.first", "line.width", "walls", "skin.top", "skin.bottom", "infill.density"});
   connect(&session, &Session::projectChanged, this, &BuildSheet::refresh);

@@ -1,13 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/worksheets/mark_sheet.hpp"
 
-#include "app/theme/theme.hpp"
+#include "app/widgets/decision_list.hpp"
+#include "app/widgets/tool_icons.hpp"
 
 #include <QButtonGroup>
 #include <QCheckBox>
+#include <QComboBox>
 #include <QDoubleSpinBox>
+#include <QFileDialog>
+#include <QGridLayout>
 #include <QLabel>
-#include <QPainter>
 #include <QPushButton>
 #include <QSlider>
 #include <QToolButton>
@@ -19,179 +22,305 @@ namespace trellis {
 
 namespace {
 
-QPixmap blank() {
-  QPixmap pixmap(80, 56);
-  pixmap.setDevicePixelRatio(2);
-  pixmap.fill(Qt::transparent);
-  return pixmap;
-}
-
-// A piece of surface and the tool that works on it.
-QIcon toolIcon(const std::function<void(QPainter&)>& drawTool) {
-  QPixmap pixmap = blank();
-  QPainter painter(&pixmap);
-  painter.setRenderHint(QPainter::Antialiasing);
-  painter.fillRect(2, 14, 36, 12, theme().part);
-  drawTool(painter);
-  painter.end();
-  return QIcon(pixmap);
-}
-
-QIcon ballIcon() {
-  return toolIcon([](QPainter& painter) {
-    painter.fillRect(12, 14, 16, 7, theme().enforce);
-    painter.setPen(QPen(theme().ink, 1.2, Qt::DashLine));
-    painter.drawEllipse(QPointF(20, 13), 9, 9);
-  });
-}
-
-QIcon pickIcon() {
-  return toolIcon([](QPainter& painter) {
-    painter.setPen(QPen(theme().ink, 1.4));
-    painter.drawLine(QPointF(20, 2), QPointF(20, 12));
-    painter.drawPolyline(QPolygonF({QPointF(16, 8), QPointF(20, 12), QPointF(24, 8)}));
-  });
-}
-
-// A swatch with the mark's own pattern.
-QIcon swatch(Mark mark) {
-  QPixmap pixmap = blank();
-  QPainter painter(&pixmap);
-  const QRect box(8, 6, 24, 16);
-  painter.fillRect(box, mark == Mark::enforce ? theme().enforce : mark == Mark::block ? theme().block : theme().part);
-  painter.setPen(QPen(mark == Mark::enforce ? theme().enforce.darker(140) : theme().block.lighter(190), 1.2));
-  painter.setClipRect(box);
-  if (mark == Mark::enforce)
-    for (int y = 2; y < 28; y += 6) painter.drawPolyline(QPolygonF({QPointF(8, y + 8), QPointF(20, y), QPointF(32, y + 8)}));
-  if (mark == Mark::block)
-    for (int x = -16; x < 40; x += 6) {
-      painter.drawLine(x, 6, x + 16, 22);
-      painter.drawLine(x + 16, 6, x, 22);
-    }
-  return QIcon(pixmap);
-}
+constexpr double smallest = 0.3, largest = 60;  // mm across
+constexpr int sliderSteps = 200;
 
 QToolButton* pictured(const QString& name, const QIcon& icon, const QString& help) {
   auto* button = new QToolButton;
+  button->setObjectName(name.toLower());
   button->setText(name);
   button->setIcon(icon);
-  button->setIconSize({40, 28});
+  button->setIconSize({32, 22});
   button->setToolButtonStyle(Qt::ToolButtonTextUnderIcon);
   button->setCheckable(true);
   button->setToolTip(help);
-  button->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+  button->setStyleSheet("padding: 3px 1px;");
+  button->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);  // five of a row share the sheet's width
   return button;
+}
+
+QWidget* boxed(QLayout* layout) {
+  auto* widget = new QWidget;
+  layout->setContentsMargins(0, 0, 0, 0);
+  widget->setLayout(layout);
+  return widget;
 }
 
 }  // namespace
 
 MarkSheet::MarkSheet(Session& session, QWidget* parent) : Worksheet(tr("Mark"), session, parent) {
-  addSection(tr("Tool"));
-  auto* tools = new QHBoxLayout;
-  tools_ = new QButtonGroup(this);
-  auto* pick = pictured(tr("Pick"), pickIcon(), tr("Selects parts and changes nothing. Key 0."));
-  auto* ball = pictured(tr("Ball"), ballIcon(), tr("Marks everything within a ball in space, round edges and undersides too. Key 1."));
-  pick->setObjectName("pick");
-  ball->setObjectName("ball");
-  tools_->addButton(pick, 0);
-  tools_->addButton(ball, 1);
-  for (QToolButton* button : {pick, ball}) tools->addWidget(button);
-  column_->addLayout(tools);
-  addSection(tr("Lays"));
-  auto* kinds = new QHBoxLayout;
-  marks_ = new QButtonGroup(this);
-  const std::tuple<Mark, const char*, const char*> rows[] = {
-      {Mark::enforce, "enforce", "Support goes under what is marked, whatever its lean. Key E."},
-      {Mark::block, "block", "No support under what is marked. Key B."},
-      {Mark::none, "clear", "Takes marks away. Key N, or hold Ctrl while laying."}};
-  for (const auto& [mark, name, help] : rows) {
-    QToolButton* button = pictured(tr(name), swatch(mark), tr(help));
-    button->setObjectName(name);
-    marks_->addButton(button, static_cast<int>(mark));
-    kinds->addWidget(button);
-  }
-  column_->addLayout(kinds);
-  addSection(tr("Size"));
-  auto* line = new QHBoxLayout;
-  slider_ = new QSlider(Qt::Horizontal);
-  slider_->setRange(0, 200);
-  size_ = new QDoubleSpinBox;
-  size_->setRange(0.3, 60);
-  size_->setDecimals(1);
-  size_->setSuffix(tr(" mm"));
-  size_->setAlignment(Qt::AlignRight);
-  size_->setFixedWidth(92);
-  size_->setToolTip(tr("The ball's width. Ctrl and wheel, or [ and ], change it too."));
-  line->addWidget(slider_, 1);
-  line->addWidget(size_);
-  column_->addLayout(line);
-  keep_ = new QCheckBox(tr("keep to overhangs"));
-  keep_->setToolTip(tr("Marks land only where the surface leans more than the free lean."));
-  column_->addWidget(keep_);
+  addTools();
+  addMarks();
+  addReach();
+  addZoneAndProp();
   hands_ = addQuiet("");
-  addSection(tr("On the selected part"));
-  laid_ = addQuiet("");
-  auto* clears = new QHBoxLayout;
-  const std::pair<const char*, std::optional<Mark>> ways[] = {
-      {"Clear enforcers", Mark::enforce}, {"Clear blockers", Mark::block}, {"Clear all", std::nullopt}};
-  for (const auto& [name, only] : ways) {
-    auto* button = new QPushButton(tr(name));
-    button->setStyleSheet("padding: 5px 4px;");
-    connect(button, &QPushButton::clicked, this, [this, only = only] { clear(only); });
-    clears->addWidget(button);
-  }
-  column_->addLayout(clears);
-  connect(tools_, &QButtonGroup::idClicked, this, [this](int id) {
-    Brush brush = session_.brush();
-    brush.active = id == 1;
-    session_.setBrush(brush);
-  });
-  connect(marks_, &QButtonGroup::idClicked, this, [this](int id) {
-    Brush brush = session_.brush();
-    brush.mark = static_cast<Mark>(id);
-    brush.active = true;
-    session_.setBrush(brush);
-  });
-  connect(slider_, &QSlider::valueChanged, this, [this](int value) { size_->setValue(0.3 * std::pow(200.0, value / 200.0)); });
-  connect(size_, &QDoubleSpinBox::valueChanged, this, [this](double value) {
-    Brush brush = session_.brush();
-    if (std::abs(brush.radius * 2 - value) < 0.05) return;
-    brush.radius = value / 2;
-    session_.setBrush(brush);
-  });
-  connect(keep_, &QCheckBox::toggled, this, [this](bool on) {
-    Brush brush = session_.brush();
-    brush.keepToOverhangs = on;
-    session_.setBrush(brush);
-  });
+  addTwin();
+  addSection(tr("Zones and props of the part"));
+  column_->addWidget(new DecisionList(session));
+  addWhole();
   connect(&session, &Session::brushChanged, this, &MarkSheet::refresh);
   connect(&session, &Session::projectChanged, this, &MarkSheet::refresh);
   connect(&session, &Session::selectionChanged, this, &MarkSheet::refresh);
   refresh();
 }
 
-void MarkSheet::clear(std::optional<Mark> only) {
-  if (session_.selectedPart() >= 0) session_.perform(ClearMarks{static_cast<std::size_t>(session_.selectedPart()), only});
+void MarkSheet::addTools() {
+  auto* grid = new QGridLayout;
+  grid->setSpacing(4);
+  tools_ = new QButtonGroup(this);
+  const std::tuple<Tool, QString, QString> rows[] = {
+      {Tool::pick, tr("Pick"), tr("Selects parts, zones and props, and lays nothing. Key 0.")},
+      {Tool::ball, tr("Ball"), tr("Everything within a ball in space, round edges and undersides too. Key 1.")},
+      {Tool::sight, tr("Sight"), tr("Only what you see within the circle; what is hidden stays as it is. Key 2.")},
+      {Tool::face, tr("Face"), tr("The flat or smooth face under the pointer, up to a crease. It lights before you click. Key 3.")},
+      {Tool::site, tr("Site"), tr("The whole overhanging site under the pointer. Key 4.")},
+      {Tool::band, tr("Band"), tr("Everything between two heights: press at one, release at the other, on the part or on the strip. Key 5.")},
+      {Tool::clean, tr("Clean"), tr("Keeps a face free of any contact: no mark, no support, nothing stands on it. With Ctrl it may be touched again. Key K.")},
+      {Tool::zone, tr("Zone"), tr("A solid that decides for what it covers. Click: it lands there, as large as the site. Key Z.")},
+      {Tool::prop, tr("Prop"), tr("One support exactly here. Drag it along the surface. Key R.")},
+      {Tool::remove, tr("Remove"), tr("Point at a support and click: it goes, its neighbours stay. Key D.")}};
+  for (const auto& [tool, name, help] : rows) {
+    QToolButton* button = pictured(name, iconOf(tool), help);
+    const int i = static_cast<int>(tool);
+    tools_->addButton(button, i);
+    grid->addWidget(button, i / 5, i % 5);
+  }
+  tools_->button(static_cast<int>(Tool::remove))->setObjectName("removeSupport");
+  column_->addLayout(grid);
+  connect(tools_, &QButtonGroup::idClicked, this, [this](int id) { change([id](Brush& brush) { brush.tool = static_cast<Tool>(id); }); });
+}
+
+void MarkSheet::addMarks() {
+  auto* kinds = new QHBoxLayout;
+  kinds->setSpacing(4);
+  marks_ = new QButtonGroup(this);
+  const std::tuple<Mark, QString, QString> rows[] = {
+      {Mark::enforce, tr("enforce"), tr("Support goes under what is marked, whatever its lean; a marked wall is held. Key E.")},
+      {Mark::block, tr("block"), tr("No support under what is marked, and none stands on it. Key B.")},
+      {Mark::none, tr("clear"), tr("Takes marks away. Key N, or hold Ctrl while laying.")}};
+  for (const auto& [mark, name, help] : rows) {
+    QToolButton* button = pictured(name, iconOf(mark), help);
+    marks_->addButton(button, static_cast<int>(mark));
+    kinds->addWidget(button);
+  }
+  markRows_ = boxed(kinds);
+  column_->addWidget(markRows_);
+  connect(marks_, &QButtonGroup::idClicked, this, [this](int id) { change([id](Brush& brush) { brush.mark = static_cast<Mark>(id); }); });
+}
+
+QDoubleSpinBox* MarkSheet::addBox(QBoxLayout* line, const char* name, const QString& label, const QString& unit, double low, double high, int decimals, const QString& help) {
+  if (!label.isEmpty()) line->addWidget(new QLabel(label), 1);
+  auto* box = new QDoubleSpinBox;
+  box->setObjectName(name);
+  box->setRange(low, high);
+  box->setDecimals(decimals);
+  box->setSuffix(unit);
+  box->setAlignment(Qt::AlignRight);
+  box->setKeyboardTracking(false);
+  box->setFixedWidth(92);
+  box->setToolTip(help);
+  line->addWidget(box);
+  return box;
+}
+
+void MarkSheet::addReach() {
+  auto* line = new QHBoxLayout;
+  line->addWidget(new QLabel(tr("Size")));
+  slider_ = new QSlider(Qt::Horizontal);
+  slider_->setRange(0, sliderSteps);
+  line->addWidget(slider_, 1);
+  size_ = addBox(line, "brushSize", "", tr(" mm"), smallest, largest, 1, tr("How wide the brush is. Ctrl and wheel, or [ and ], change it too."));
+  roundRows_ = boxed(line);
+  column_->addWidget(roundRows_);
+  auto* crease = new QHBoxLayout;
+  crease_ = addBox(crease, "crease", tr("Crease"), "°", 1, 90, 0, tr("Edges that bend more than this end a face, and stop a stroke that is to stop at creases."));
+  creaseRow_ = boxed(crease);
+  column_->addWidget(creaseRow_);
+  keep_ = new QCheckBox(tr("keep to overhangs"));
+  keep_->setToolTip(tr("Marks land only where the surface leans more than the free lean."));
+  stop_ = new QCheckBox(tr("stop at creases"));
+  stop_->setToolTip(tr("Ball and Sight stay on the surface under the pointer and do not wrap round a sharp edge or onto the far face. Key Q."));
+  auto* filters = new QHBoxLayout;
+  filters->addWidget(keep_);
+  filters->addWidget(stop_);
+  column_->addLayout(filters);
+  connect(slider_, &QSlider::valueChanged, this, [this](int value) { change([value](Brush& brush) { brush.radius = smallest / 2 * std::pow(largest / smallest, static_cast<double>(value) / sliderSteps); }); });
+  connect(size_, &QDoubleSpinBox::valueChanged, this, [this](double value) { change([value](Brush& brush) { brush.radius = value / 2; }); });
+  connect(crease_, &QDoubleSpinBox::valueChanged, this, [this](double value) { change([value](Brush& brush) { brush.crease = value; }); });
+  connect(keep_, &QCheckBox::toggled, this, [this](bool on) { change([on](Brush& brush) { brush.keepToOverhangs = on; }); });
+  connect(stop_, &QCheckBox::toggled, this, [this](bool on) { change([on](Brush& brush) { brush.stopAtCreases = on; }); });
+}
+
+void MarkSheet::addZoneAndProp() {
+  auto* as = new QHBoxLayout;
+  as->setSpacing(4);
+  zoneAs_ = new QButtonGroup(this);
+  const std::tuple<ZoneAs, QString, QString> rows[] = {
+      {ZoneAs::enforce, tr("enforces"), tr("Support under every underside in it that leans more than the zone's own lean.")},
+      {ZoneAs::block, tr("blocks"), tr("No support under what is in it.")},
+      {ZoneAs::keepClear, tr("keeps clear"), tr("No support in it, and none passes through.")}};
+  for (const auto& [kind, name, help] : rows) {
+    QToolButton* button = pictured(name, iconOf(kind), help);
+    zoneAs_->addButton(button, static_cast<int>(kind));
+    as->addWidget(button);
+  }
+  auto* column = new QVBoxLayout;
+  column->addLayout(as);
+  shape_ = new QComboBox;
+  shape_->setObjectName("zoneShape");
+  shape_->addItems({tr("box"), tr("cylinder"), tr("ball"), tr("slab: between two heights"), tr("any mesh…")});
+  column->addWidget(shape_);
+  zoneRows_ = boxed(column);
+  column_->addWidget(zoneRows_);
+  auto* prop = new QHBoxLayout;
+  propWidth_ = addBox(prop, "propWidth", tr("Width of the prop"), tr(" mm"), 0.8, 20, 1, tr("How thick the next one is. Each can be changed afterwards."));
+  propRow_ = boxed(prop);
+  column_->addWidget(propRow_);
+  auto* remove = new QHBoxLayout;
+  reach_ = new QComboBox;
+  reach_->setObjectName("removeReach");
+  reach_->addItems({tr("the whole piece"), tr("a column of %1 mm").arg(columnSize), tr("everything but this piece")});
+  remove->addWidget(new QLabel(tr("Takes away")));
+  remove->addWidget(reach_, 1);
+  removeRow_ = boxed(remove);
+  column_->addWidget(removeRow_);
+  connect(zoneAs_, &QButtonGroup::idClicked, this, [this](int id) { change([id](Brush& brush) { brush.zoneAs = static_cast<ZoneAs>(id); }); });
+  connect(shape_, &QComboBox::activated, this, [this](int i) {
+    change([i](Brush& brush) { brush.zoneShape = static_cast<ZoneShape>(i); });
+    if (static_cast<ZoneShape>(i) == ZoneShape::mesh) chooseSolid();
+  });
+  connect(propWidth_, &QDoubleSpinBox::valueChanged, this, [this](double value) { change([value](Brush& brush) { brush.propWidth = value; }); });
+  connect(reach_, &QComboBox::activated, this, [this](int i) {
+    change([i](Brush& brush) {
+      brush.reach = i == 1 ? Reach::column : Reach::piece;
+      brush.keepOnly = i == 2;
+    });
+  });
+}
+
+void MarkSheet::chooseSolid() {
+  const QString path = QFileDialog::getOpenFileName(this, tr("A mesh for zones"));
+  try {
+    const MeshPtr solid = path.isEmpty() ? nullptr : scaledToUnit(*readOneMesh(path.toStdString(), Progress()));
+    change([&](Brush& brush) {
+      brush.zoneSolid = solid;
+      if (!solid) brush.zoneShape = ZoneShape::box;
+    });
+  } catch (const Error& error) {
+    change([](Brush& brush) { brush.zoneShape = ZoneShape::box; });
+    Q_EMIT session_.failed(error.what());
+  }
+}
+
+void MarkSheet::addTwin() {
+  auto* line = new QHBoxLayout;
+  twin_ = new QCheckBox(tr("twin strokes across"));
+  twin_->setToolTip(tr("Each stroke is laid on both sides of the part, as one step. Key W."));
+  twinAxis_ = new QComboBox;
+  twinAxis_->setObjectName("twinAxis");
+  twinAxis_->addItems({tr("the plane found"), tr("x"), tr("y"), tr("z")});
+  twinAxis_->setToolTip(tr("The plane of mirroring: the one the part is most nearly symmetrical about, or one square to an axis of its mesh."));
+  line->addWidget(twin_);
+  line->addWidget(twinAxis_, 1);
+  column_->addLayout(line);
+  twinWords_ = addQuiet("");
+  connect(twin_, &QCheckBox::toggled, this, [this](bool on) { change([on](Brush& brush) { brush.twin = on; }); });
+  connect(twinAxis_, &QComboBox::activated, this, [this](int i) { session_.setTwinAxis(i - 1); });
+}
+
+void MarkSheet::addWhole() {
+  addSection(tr("On the whole part"));
+  laid_ = addQuiet("");
+  auto* lean = new QHBoxLayout;
+  above_ = addBox(lean, "above", tr("All that leans over"), "°", 0, 89, 0, tr("Becomes ordinary marks that can be painted over."));
+  above_->setValue(55);
+  auto* mark = new QPushButton(tr("Mark"));
+  mark->setObjectName("markByLean");
+  lean->addWidget(mark);
+  column_->addLayout(lean);
+  connect(mark, &QPushButton::clicked, this, [this] {
+    if (session_.selectedPart() >= 0) session_.perform(LayMark{session_.selection().back(), session_.brush().mark, LeanStroke{above_->value()}});
+  });
+  auto* line = new QHBoxLayout;
+  auto* what = new QComboBox;
+  what->setObjectName("clearWhat");
+  what->addItems({tr("all marks"), tr("enforcers"), tr("blockers"), tr("clean faces"), tr("zones"), tr("props"), tr("site choices")});
+  auto* button = new QPushButton(tr("Clear"));
+  button->setObjectName("clearThem");
+  line->addWidget(what, 1);
+  line->addWidget(button);
+  column_->addLayout(line);
+  connect(button, &QPushButton::clicked, this, [this, what] { clear(static_cast<Clearing>(what->currentIndex())); });
+}
+
+void MarkSheet::change(const std::function<void(Brush&)>& how) {
+  Brush brush = session_.brush();
+  how(brush);
+  session_.setBrush(brush);
+}
+
+void MarkSheet::clear(Clearing what) {
+  if (session_.selectedPart() >= 0) session_.perform(ClearDecisions{session_.selection().back(), what});
+}
+
+QString MarkSheet::handWords() const {
+  const Brush& brush = session_.brush();
+  const QString view = tr(" Right turns, middle or Space slides, wheel zooms.");
+  const QString lays = brush.mark == Mark::enforce ? tr("enforces") : brush.mark == Mark::block ? tr("blocks") : tr("clears");
+  switch (brush.tool) {
+    case Tool::ball:
+    case Tool::sight:
+    case Tool::face:
+    case Tool::site: return tr("Left button %1, with Ctrl clears.").arg(lays) + view;
+    case Tool::band: return tr("Press at one height and release at the other: %1 what is between.").arg(lays) + view;
+    case Tool::clean: return tr("Left button keeps the lit face clean, with Ctrl lets it be touched.") + view;
+    case Tool::zone: return tr("Left button puts a zone where you click. Then drag its handles.") + view;
+    case Tool::prop: return tr("Left button puts a prop; hold and drag to move it.") + view;
+    case Tool::remove: return tr("Left button on a support takes it away.") + view;
+    case Tool::pick: break;
+  }
+  return tr("Left button selects a part, a prop or a handle.") + view + tr(" C cuts the part open at the pointer.");
 }
 
 void MarkSheet::refresh() {
   const Brush& brush = session_.brush();
-  tools_->button(brush.active ? 1 : 0)->setChecked(true);
+  tools_->button(static_cast<int>(brush.tool))->setChecked(true);
   marks_->button(static_cast<int>(brush.mark))->setChecked(true);
-  const QSignalBlocker quietSlider(slider_), quietSize(size_), quietKeep(keep_);
-  size_->setValue(brush.radius * 2);
-  slider_->setValue(static_cast<int>(std::lround(std::log(brush.radius * 2 / 0.3) / std::log(200.0) * 200)));
-  keep_->setChecked(brush.keepToOverhangs);
-  const char* what = brush.mark == Mark::enforce ? "enforces" : brush.mark == Mark::block ? "blocks" : "clears";
-  hands_->setText(brush.active ? tr("Left button %1, with Ctrl clears. Right turns, middle or Space slides, wheel zooms.").arg(tr(what))
-                               : tr("Left button selects a part. Right turns, middle or Space slides, wheel zooms. Choose Ball to lay marks."));
-  const int selected = session_.selectedPart();
-  if (selected < 0) return laid_->setText(tr("No part is selected."));
-  const Part& part = *session_.project()->parts[static_cast<std::size_t>(selected)];
+  zoneAs_->button(static_cast<int>(brush.zoneAs))->setChecked(true);
+  {
+    const QSignalBlocker quiet[] = {QSignalBlocker(slider_), QSignalBlocker(size_), QSignalBlocker(crease_), QSignalBlocker(keep_), QSignalBlocker(stop_), QSignalBlocker(twin_), QSignalBlocker(propWidth_)};
+    size_->setValue(brush.radius * 2);
+    slider_->setValue(static_cast<int>(std::lround(std::log(brush.radius * 2 / smallest) / std::log(largest / smallest) * sliderSteps)));
+    crease_->setValue(brush.crease);
+    keep_->setChecked(brush.keepToOverhangs);
+    stop_->setChecked(brush.stopAtCreases);
+    twin_->setChecked(brush.twin);
+    propWidth_->setValue(brush.propWidth);
+  }
+  shape_->setCurrentIndex(static_cast<int>(brush.zoneShape));
+  reach_->setCurrentIndex(brush.keepOnly ? 2 : brush.reach == Reach::column ? 1 : 0);
+  twinAxis_->setCurrentIndex(session_.twinAxis() + 1);
+  const bool marking = brush.lays() || brush.tool == Tool::pick;
+  markRows_->setVisible(marking);
+  roundRows_->setVisible(brush.isRound() || brush.tool == Tool::pick);
+  creaseRow_->setVisible(brush.tool == Tool::face || brush.tool == Tool::clean || brush.stopAtCreases);
+  zoneRows_->setVisible(brush.tool == Tool::zone);
+  propRow_->setVisible(brush.tool == Tool::prop);
+  removeRow_->setVisible(brush.tool == Tool::remove);
+  keep_->setVisible(marking);
+  stop_->setVisible(marking);
+  hands_->setText(handWords());
+  const auto symmetry = session_.twinPlane();
+  twinWords_->setVisible(brush.twin);
+  twinWords_->setText(!symmetry ? tr("Looking for the part's symmetry…")
+                      : session_.twinAxis() >= 0 ? tr("The plane goes through the middle of the mesh.")
+                                                 : tr("%1 % of the surface has its mirror image.").arg(symmetry->fit * 100, 0, 'f', 0));
+  if (session_.selectedPart() < 0) return laid_->setText(tr("No part is selected."));
+  const Part& part = *session_.project()->parts[session_.selection().back()];
   const Affine toPlate = transformOf(part.placement, *part.mesh);
-  const double enforced = markedArea(*part.mesh, toPlate, *part.marks, Mark::enforce);
-  const double blocked = markedArea(*part.mesh, toPlate, *part.marks, Mark::block);
-  laid_->setText(tr("%1: %2 mm² enforced, %3 mm² blocked").arg(QString::fromStdString(part.name)).arg(enforced, 0, 'f', 0).arg(blocked, 0, 'f', 0));
+  const double enforced = markedArea(*part.mesh, toPlate, *part.marks, Mark::enforce), blocked = markedArea(*part.mesh, toPlate, *part.marks, Mark::block);
+  const double clean = markedArea(*part.mesh, toPlate, *part.clean, Mark::block);
+  laid_->setText(tr("%1: %2 mm² enforced, %3 mm² blocked, %4 mm² kept clean").arg(QString::fromStdString(part.name)).arg(enforced, 0, 'f', 0).arg(blocked, 0, 'f', 0).arg(clean, 0, 'f', 0));
 }
 
 }  // namespace trellis

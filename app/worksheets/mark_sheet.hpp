@@ -1,11 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Mark: what the hand lays on the surface, and how large.
+// Mark: what the hand lays on the surface, zones and props, and what all of it amounts to.
 #pragma once
 
 #include "app/worksheets/worksheet.hpp"
 
 class QButtonGroup;
 class QCheckBox;
+class QComboBox;
 class QDoubleSpinBox;
 class QSlider;
 
@@ -17,14 +18,26 @@ class MarkSheet : public Worksheet {
   explicit MarkSheet(Session& session, QWidget* parent = nullptr);
 
  private:
+  void addTools();
+  void addMarks();
+  void addReach();
+  void addTwin();
+  void addZoneAndProp();
+  void addWhole();
+  QDoubleSpinBox* addBox(class QBoxLayout* line, const char* name, const QString& label, const QString& unit, double low, double high, int decimals, const QString& help);
+  void change(const std::function<void(Brush&)>& how);
+  void clear(Clearing what);
+  void chooseSolid();
   void refresh();
-  void clear(std::optional<Mark> only);
+  QString handWords() const;
 
-  QButtonGroup *tools_, *marks_;
+  QButtonGroup *tools_, *marks_, *zoneAs_;
   QSlider* slider_;
-  QDoubleSpinBox* size_;
-  QCheckBox* keep_;
-  QLabel *hands_, *laid_;
+  QDoubleSpinBox *size_, *crease_, *propWidth_, *above_;
+  QCheckBox *keep_, *stop_, *twin_;
+  QComboBox *twinAxis_, *shape_, *reach_;
+  QLabel *hands_, *twinWords_, *laid_;
+  QWidget *markRows_, *roundRows_, *creaseRow_, *zoneRows_, *propRow_, *removeRow_;
 };
 
 }  // namespace trellis

@@ -22,10 +22,9 @@ namespace {
 constexpr int thumbnail = 36;  // pixels
 
 std::uint64_t pictureKey(const Part& part) {
-  KeyBuilder key;
-  key.add(part.mesh->key);
-  for (const Vec3& v : {part.placement.turn, part.placement.scale}) key.add(v.x()).add(v.y()).add(v.z());
-  return key.key();
+  Placement placement = part.placement;
+  placement.position = Vec3::Zero();
+  return KeyBuilder().add(part.mesh->key).add(keyOfPlacement(placement)).key();
 }
 
 }  // namespace
@@ -36,9 +35,9 @@ PlaceSheet::PlaceSheet(Session& session, QWidget* parent) : Worksheet(tr("Place"
   addSection(tr("Which way up"));
   auto* line = new QHBoxLayout;
   auto* settle = addButton(line, "layDown", tr("Lay a face down"),
-                           tr("Point at a face: a ghost shows how the part would rest on it. A click keeps that. L."), [this] { session_.setSettling(session_.hand() != Hand::settle); });
+                           tr("Point at a face: a ghost shows how the part would rest on it. A click keeps that. L."), [this] { session_.setSettling(!session_.isSettling()); });
   settle->setCheckable(true);
-  connect(&session, &Session::brushChanged, settle, [this, settle] { settle->setChecked(session_.hand() == Hand::settle); });
+  connect(&session, &Session::brushChanged, settle, [this, settle] { settle->setChecked(session_.isSettling()); });
   column_->addLayout(line);
   column_->addWidget(new TurningStrip(session));
   addFigures();

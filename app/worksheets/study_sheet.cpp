@@ -2,42 +2,165 @@
 #include "app/worksheets/study_sheet.hpp"
 
 #include "app/widgets/lean_wedge.hpp"
+#include "app/widgets/local_editor.hpp"
+#include "app/widgets/site_delegate.hpp"
 #include "core/overhang/lean.hpp"
 
+#include <QComboBox>
 #include <QLabel>
+#include <QListView>
+#include <QPushButton>
+
+#include <algorithm>
 
 namespace trellis {
 
 StudySheet::StudySheet(Session& session, QWidget* parent) : Worksheet(tr("Study"), session, parent) {
   addSection(tr("Free lean"));
   column_->addWidget(new LeanWedge(session));
-  addQuiet(tr("Surface that leans farther than this from an upright wall hangs, and is rose in the scene. Drag the line; a larger "
-              "angle asks for less support and trusts the machine more."));
-  addSettings({"support.free_lean"});
+  addSettings({"support.free_lean", "support.bridge_limit", "support.source"});
   addSection(tr("What hangs"));
-  area_ = new QLabel;
-  column_->addWidget(area_);
-  starts_ = new QLabel;
-  starts_->setWordWrap(true);
-  column_->addWidget(starts_);
+  area_ = addQuiet("");
+  starts_ = addQuiet("");
+  addList();
+  addChoices();
+  addLocal();
   connect(&session, &Session::shownChanged, this, &StudySheet::refresh);
+  connect(&session, &Session::sitesChanged, this, &StudySheet::refresh);
   refresh();
 }
 
+void StudySheet::addList() {
+  auto* line = new QHBoxLayout;
+  auto* order = new QComboBox;
+  order->setObjectName("siteOrder");
+  order->addItems({tr("by height"), tr("by area"), tr("by price"), tr("by lean")});
+  auto* filter = new QComboBox;
+  filter->setObjectName("siteFilter");
+  filter->addItems({tr("all sites"), tr("floating starts"), tr("bridges"), tr("tiny, under 2 mm²"), tr("high up, over 30 mm"), tr("expensive")});
+  line->addWidget(order);
+  line->addWidget(filter, 1);
+  column_->addLayout(line);
+  model_ = new SiteModel(session_, this);
+  proxy_ = new SiteProxy(this);
+  proxy_->setSourceModel(model_);
+  proxy_->setOrder(SiteOrder::height);
+  list_ = new QListView;
+  list_->setObjectName("sites");
+  list_->setModel(proxy_);
+  auto* delegate = new SiteDelegate(*proxy_, list_);
+  list_->setItemDelegate(delegate);
+  list_->setSelectionMode(QAbstractItemView::ExtendedSelection);
+  list_->setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
+  list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  list_->setUniformItemSizes(true);
+  list_->setMouseTracking(true);
+  list_->setMinimumHeight(172);  // three rows
+  column_->addWidget(list_);
+  connect(order, &QComboBox::currentIndexChanged, this, [this](int i) { proxy_->setOrder(static_cast<SiteOrder>(i)); });
+  connect(filter, &QComboBox::currentIndexChanged, this, [this](int i) { proxy_->setFilter(static_cast<SiteFilter>(i)); });
+  connect(delegate, &SiteDelegate::chosen, this, [this](const QModelIndex& index, Choice choice) {
+    const QModelIndexList selected = selectedRows();
+    choose(selected.contains(index) ? selected : QModelIndexList{index}, choice);
+  });
+  connect(list_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &StudySheet::light);
+  connect(list_, &QListView::entered, this, [this](const QModelIndex& index) {
+    pointed_ = proxy_->rowAt(index).id;
+    light();
+  });
+}
+
+void StudySheet::addChoices() {
+  auto* line = new QHBoxLayout;
+  const std::tuple<const char*, const char*, Choice> rows[] = {
+      {"As proposed", "siteProposed", Choice::proposed}, {"Enforce", "siteEnforce", Choice::enforce}, {"Block", "siteBlock", Choice::block}};
+  for (const auto& [words, name, choice] : rows) {
+    auto* button = new QPushButton(tr(words));
+    button->setObjectName(name);
+    button->setToolTip(tr("For every site that is selected in the list."));
+    connect(button, &QPushButton::clicked, this, [this, choice = choice] { choose(selectedRows(), choice); });
+    line->addWidget(button);
+  }
+  column_->addLayout(line);
+}
+
+// Settings of the support that the selected sites cause.
+void StudySheet::addLocal() {
+  addSection(tr("Support of the selected sites"));
+  auto* editor = new LocalEditor([this](const Overrides& settings) {
+    std::vector<Operation> operations;
+    for (const QModelIndex& index : selectedRows()) operations.push_back(DecideSite{proxy_->rowAt(index).id.part, proxy_->rowAt(index).site->at, {}, settings});
+    session_.performTogether(operations);
+  });
+  column_->addWidget(editor);
+  const auto refreshLocal = [this, editor] {
+    const QModelIndexList selected = selectedRows();
+    const Shown& shown = session_.shown();
+    const SiteId id = selected.isEmpty() ? SiteId{} : proxy_->rowAt(selected.front()).id;
+    const bool known = !selected.isEmpty() && shown.build && id.part < shown.build->parts.size() && id.site < shown.build->parts[id.part].claims->sites.size();
+    if (!known) return editor->show(nullptr, session_.settings());
+    const std::size_t decision = shown.build->parts[id.part].claims->sites[id.site].decision;
+    const Overrides none;
+    editor->show(decision == SiteClaim::none ? &none : &shown.project->parts[id.part]->sites[decision].settings, settingsOf(*shown.project, id.part));
+  };
+  connect(list_->selectionModel(), &QItemSelectionModel::selectionChanged, this, refreshLocal);
+  connect(&session_, &Session::shownChanged, this, refreshLocal);
+  refreshLocal();
+}
+
+QModelIndexList StudySheet::selectedRows() const {
+  QModelIndexList rows = list_->selectionModel()->selectedIndexes();
+  std::sort(rows.begin(), rows.end(), [](const QModelIndex& a, const QModelIndex& b) { return a.row() < b.row(); });
+  return rows;
+}
+
+void StudySheet::choose(const QModelIndexList& rows, Choice choice) {
+  std::vector<Operation> operations;
+  for (const QModelIndex& index : rows) operations.push_back(DecideSite{proxy_->rowAt(index).id.part, proxy_->rowAt(index).site->at, choice, {}});
+  session_.performTogether(operations);
+}
+
+QModelIndex StudySheet::indexOf(const SiteId& site) const {
+  for (int i = 0; i < model_->rowCount(); ++i)
+    if (model_->row(i).id == site) return proxy_->mapFromSource(model_->index(i));
+  return {};
+}
+
+void StudySheet::pointTo(const std::optional<SiteId>& site) {
+  pointed_ = site;
+  if (site && isVisible()) list_->scrollTo(indexOf(*site));
+  light();
+}
+
+void StudySheet::pickSite(const SiteId& site) {
+  if (const QModelIndex index = indexOf(site); index.isValid()) {
+    list_->selectionModel()->select(index, QItemSelectionModel::ClearAndSelect);
+    list_->scrollTo(index);
+  }
+}
+
+void StudySheet::light() {
+  std::vector<SiteId> lit;
+  for (const QModelIndex& index : selectedRows()) lit.push_back(proxy_->rowAt(index).id);
+  if (pointed_) lit.push_back(*pointed_);
+  std::sort(lit.begin(), lit.end());
+  lit.erase(std::unique(lit.begin(), lit.end()), lit.end());
+  session_.lightSites(lit);
+}
+
 void StudySheet::refresh() {
-  const Shown& shown = session_.shown();
-  double hanging = 0;
-  std::size_t starts = 0;
-  double lowest = 1e9;
-  if (shown.build)
-    for (const PartBuild& part : shown.build->parts) {
-      hanging += hangingArea(*part.placed, shown.project->settings.number("support.free_lean"));
-      starts += part.overhangs->starts.size();
-      for (const FloatingStart& start : part.overhangs->starts) lowest = std::min(lowest, start.at.z());
+  double hanging = 0, lowest = 1e9;
+  std::size_t starts = 0, bridges = 0;
+  for (const auto& sites : session_.sites())
+    for (const Site& site : sites->list) {
+      hanging += site.area;
+      bridges += site.bridge;
+      starts += site.starts.size();
+      if (!site.starts.empty()) lowest = std::min(lowest, site.low);
     }
-  area_->setText(tr("%L1 mm² of surface hangs").arg(hanging, 0, 'f', 0));
-  starts_->setText(starts == 0 ? tr("Nothing begins in mid-air.")
-                               : tr("◆ %1 floating starts, the lowest at %2 mm. The strip shows where.").arg(starts).arg(lowest, 0, 'f', 1));
+  area_->setText(model_->rowCount() == 0 ? tr("Nothing hangs at this lean.")
+                                         : tr("%L1 mm² hang in %2 sites. Bridging by themselves: %3.").arg(hanging, 0, 'f', 0).arg(model_->rowCount()).arg(bridges));
+  starts_->setText(starts == 0 ? tr("Nothing begins in mid-air.") : tr("◆ %1 floating starts, the lowest at %2 mm.").arg(starts).arg(lowest, 0, 'f', 1));
 }
 
 }  // namespace trellis

@@ -6,8 +6,9 @@
 #include "core/gcode/print.hpp"
 #include "core/mesh/health.hpp"
 #include "core/mesh/inspect.hpp"
-#include "core/overhang/overhangs.hpp"
+#include "core/overhang/sites.hpp"
 #include "core/slice/slices.hpp"
+#include "core/settings/settings.hpp"
 #include "core/support/demand.hpp"
 #include "core/support/support_layers.hpp"
 
@@ -21,8 +22,25 @@ struct PartBuild {
   std::shared_ptr<const std::vector<Polygons>> sections;
   std::shared_ptr<const std::vector<SliceGap>> gaps;
   std::shared_ptr<const Overhangs> overhangs;
-  std::shared_ptr<const MarkShadows> shadows;
-  std::shared_ptr<const std::vector<DemandSite>> sites;
+  std::shared_ptr<const Sites> sites;
+  std::shared_ptr<const Claims> claims;
+  std::shared_ptr<const MarkShadows> shadows, clean;  // of marks, and of faces to be kept free
+  std::shared_ptr<const std::vector<Polygons>> keptFree;  // demand that only a clean face keeps from being carried
+  std::shared_ptr<const std::vector<DemandSite>> demand;
+};
+
+// Settings that some support is built by: those of each part, then those that decisions have for themselves.
+struct RuleSet {
+  std::size_t part = 0;
+  Settings settings;
+  SupportRules support;
+};
+
+// What one cause is answerable for of the support: what pieces have in common is split by contact area.
+struct Price {
+  Cause cause;
+  double contact = 0;  // mm²
+  Use use;
 };
 
 // What is printed, summed up.
@@ -38,10 +56,13 @@ struct Tally {
 struct Build {
   LayerPlan plan;  // of the highest part
   std::vector<PartBuild> parts;
-  std::vector<std::shared_ptr<const Column>> columns;  // one per site, part by part
+  std::vector<RuleSet> rules;  // the parts' own first
+  std::vector<const DemandSite*> demand;  // of all parts, held by them
+  std::vector<std::shared_ptr<const Column>> columns;  // one for each of demand
   std::shared_ptr<const SupportLayers> support;
   Print print;
   Tally tally;
+  std::vector<Price> prices;  // by cause; they sum to all support
   Findings findings;
   std::vector<std::pair<std::string, double>> milliseconds;  // per stage, of what was recomputed
 };
@@ -49,5 +70,10 @@ struct Build {
 using BuildPtr = std::shared_ptr<const Build>;
 
 Tally tallyOf(const Print& print, std::size_t pieceCount, const MotionRules& rules);
+
+// From the columns' contacts, the support's pieces and what each of them uses.
+std::vector<Price> pricesOf(const Build& build);
+// That of one cause; nothing used when it causes no support.
+Price priceOf(const Build& build, const Cause& cause);
 
 }  // namespace trellis

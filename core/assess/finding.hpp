@@ -2,7 +2,7 @@
 // Something the program noticed: what, where, why it matters, what to do.
 #pragma once
 
-#include "core/base/types.hpp"
+#include "core/project/operations.hpp"
 
 #include <string>
 #include <vector>
@@ -17,6 +17,7 @@ struct Finding {
   std::string message;  // for the maker, with the remedy
   Vec3 at = Vec3::Zero();
   int part = -1;        // index in the project, −1 for the plate
+  std::vector<Operation> remedies = {};  // each clears it, or most of it
 };
 
 using Findings = std::vector<Finding>;

@@ -12,10 +12,20 @@ namespace {
 
 constexpr double worthSaying = 0.5;  // mm² of surface; less is the rim of a brush stroke
 
+std::string inWords(const LostMarks& lost) {
+  switch (lost.kind) {
+    case LostKind::enforce: return fmt::format("{:.0f} mm² of enforcer", lost.area);
+    case LostKind::block: return fmt::format("{:.0f} mm² of blocker", lost.area);
+    case LostKind::clean: return fmt::format("{:.0f} mm² of clean face", lost.area);
+    case LostKind::prop: return "a prop";
+    case LostKind::site: break;
+  }
+  return "the choice for a site";
+}
+
 class Finder {
  public:
-  Finder(const Project& project, const Build& build, const std::vector<SupportRules>& support)
-      : project_(project), build_(build), support_(support) {}
+  Finder(const Project& project, const Build& build) : project_(project), build_(build) {}
 
   Findings all() {
     if (project_.parts.empty()) return {};
@@ -33,8 +43,14 @@ class Finder {
   }
 
  private:
-  void add(const char* code, Severity severity, std::string message, const Vec3& at, std::size_t part) {
-    found_.push_back({code, severity, std::move(message), at, static_cast<int>(part)});
+  void add(const char* code, Severity severity, std::string message, const Vec3& at, std::size_t part, std::vector<Operation> remedies = {}) {
+    found_.push_back({code, severity, std::move(message), at, static_cast<int>(part), std::move(remedies)});
+  }
+  const SupportRules& rules(std::size_t p) const { return build_.rules[p].support; }
+  // Changes the setting where the part has it from: its own, or the plate's.
+  Operation setting(std::size_t p, const char* key, SettingValue value) const {
+    const bool own = project_.parts[p]->settings.contains(key);
+    return ChangeSetting{key, std::move(value), own ? std::optional(p) : std::nullopt};
   }
   const std::string& name(std::size_t p) const { return project_.parts[p]->name; }
 
@@ -51,8 +67,7 @@ class Finder {
     }
     for (const LostMarks& lost : project_.parts[p]->lostMarks)
       add("marks-lost", Severity::warning,
-          fmt::format("{} lost {:.0f} mm² of {} when its mesh was replaced: the surface there is gone. Mark it anew if it is still wanted.",
-                      name(p), lost.area, lost.kind == Mark::enforce ? "enforcer" : "blocker"),
+          fmt::format("{} lost {} when its mesh was replaced: the surface there is gone. Decide anew if it is still wanted.", name(p), inWords(lost)),
           transformOf(project_.parts[p]->placement, *project_.parts[p]->mesh) * lost.at, p);
     if (!part.gaps->empty())
       add("open-section", Severity::warning,
@@ -103,29 +118,64 @@ class Finder {
   }
 
   void decisions(std::size_t p) {
-    const MarkShadows& shadows = *build_.parts[p].shadows;
-    if (!support_[p].on && !project_.parts[p]->marks->empty())
+    const PartBuild& built = build_.parts[p];
+    const Part& part = *project_.parts[p];
+    const MarkShadows& shadows = *built.shadows;
+    const bool decided = !part.marks->empty() || !part.zones.empty() || !part.props.empty() || !part.sites.empty();
+    if (!rules(p).on && decided)
       add("supports-off", Severity::problem,
-          fmt::format("{} has marks, but supports are switched off, so they build nothing. Switch supports on in Build.", name(p)),
-          build_.parts[p].placed->bounds.center(), p);
-    if (shadows.enforcedWall > worthSaying)
-      add("enforced-wall", Severity::note,
-          fmt::format("{} has {:.0f} mm² of enforcer on walls, which hang over nothing and so get no support. Mark the underside instead.",
-                      name(p), shadows.enforcedWall),
-          shadows.wallAt, p);
+          fmt::format("{} has decisions about its supports, but supports are switched off, so nothing is built. Switch supports on.", name(p)),
+          built.placed->bounds.center(), p, {setting(p, "support.on", true)});
     if (shadows.enforcedUpward > worthSaying)
       add("enforced-upward", Severity::note,
           fmt::format("{} has {:.0f} mm² of enforcer on surfaces that face up, where support has nothing to carry. Mark the underside instead.",
                       name(p), shadows.enforcedUpward),
           shadows.upwardAt, p);
+    cleanFaces(p);
+    const Affine toPlate = transformOf(part.placement, *part.mesh);
+    for (std::size_t z = 0; z < part.zones.size(); ++z)
+      if (part.zones[z].as == ZoneAs::enforce && sum(built.claims->zones[z].demand) < worthSaying)
+        add("zone-idle", Severity::note,
+            fmt::format("Zone {} of {} encloses no underside that leans more than {:g}°, so it asks for nothing. Move it, make it larger, or lower its lean.",
+                        z + 1, name(p), part.zones[z].lean),
+            toPlate * part.zones[z].toMesh.translation(), p, {RemoveZone{p, z}});
+    for (std::size_t k = 0; k < part.props.size(); ++k)
+      if (const PropClaim& claim = built.claims->props[k]; sum(claim.demand) == 0 && !hasLines(claim.walls))
+        add("prop-idle", Severity::note,
+            fmt::format("Prop {} of {} stands under nothing and beside nothing. Drag it to an underside or a wall, or remove it.", k + 1, name(p)),
+            toPlate * part.props[k].at, p, {RemoveProp{p, k}});
+    for (const std::size_t k : built.claims->placeless)
+      add("site-gone", Severity::note,
+          fmt::format("{} has a choice for a site that no longer hangs there, so it does nothing. Drop the choice, or lower the free lean.", name(p)),
+          toPlate * part.sites[k].at, p, {DecideSite{p, toPlate * part.sites[k].at, Choice::proposed, Overrides()}});
+  }
+
+  void cleanFaces(std::size_t p) {
+    const std::vector<Polygons>& kept = *build_.parts[p].keptFree;
+    const double area = sum(kept);
+    if (area < worthSaying) return;
+    const auto first = static_cast<std::size_t>(std::find_if(kept.begin(), kept.end(), [](const Polygons& layer) { return !layer.empty(); }) - kept.begin());
+    const Vec2 middle = boundsOf(kept[first]).center();
+    add("clean-face-bare", Severity::warning,
+        fmt::format("{} hangs over {:.0f} mm² of faces that are to stay clean, which nothing carries. Turn the part, or let the face be touched.", name(p), area),
+        {middle.x(), middle.y(), build_.plan.spans[first].bottom}, p, {ClearDecisions{p, Clearing::clean}});
+  }
+
+  static double sum(const std::vector<Polygons>& layers) {
+    double total = 0;
+    for (const Polygons& layer : layers) total += area(layer);
+    return total;
+  }
+  static bool hasLines(const std::vector<Polygons>& layers) {
+    return std::any_of(layers.begin(), layers.end(), [](const Polygons& lines) { return !lines.empty(); });
   }
 
   // Whether support lies right under a place in a part's layer.
-  bool isCarried(const LayerSpan& span, const Polygons& place, double gapAbove) const {
+  bool isCarried(const LayerSpan& span, const Polygons& place, std::size_t p) const {
     for (const SupportLayer& layer : build_.support->layers)
-      if (std::abs(layer.top - (span.bottom - gapAbove)) < 1e-6)
-        for (const PieceRegion& region : layer.regions)
-          if (!intersect(region.area, place).empty()) return true;
+      for (const PieceRegion& region : layer.regions)
+        if (const RuleSet& by = build_.rules[region.rules]; by.part == p && std::abs(layer.top - (span.bottom - by.support.gapAbove)) < 1e-6 && !intersect(region.area, place).empty())
+          return true;
     return false;
   }
 
@@ -136,7 +186,7 @@ class Finder {
     for (const FloatingStart& start : part.overhangs->starts) {
       const Vec2 reach(std::sqrt(start.area), std::sqrt(start.area));
       const Box2 around(start.at.head<2>() - reach, start.at.head<2>() + reach);
-      if (isCarried(part.plan.spans[start.layer], intersect(part.overhangs->floating[start.layer], rectangle(around)), support_[p].gapAbove)) continue;
+      if (isCarried(part.plan.spans[start.layer], intersect(part.overhangs->floating[start.layer], rectangle(around)), p)) continue;
       ++bare;
       if (!first) first = &start;
     }
@@ -144,7 +194,13 @@ class Finder {
       add("floating-start", Severity::problem,
           fmt::format("{} begins in mid-air in {} place{}, first at {:.2f} mm height, and nothing is under it. Enforce support there, or turn the part.",
                       name(p), bare, bare == 1 ? "" : "s", first->at.z()),
-          first->at, p);
+          first->at, p, bareRemedies(p));
+  }
+
+  std::vector<Operation> bareRemedies(std::size_t p) const {
+    if (!rules(p).on) return {setting(p, "support.on", true)};
+    if (rules(p).source == Source::decisions) return {setting(p, "support.source", std::string("floating"))};
+    return {};
   }
 
   // One finding a part and kind, however many sites it concerns.
@@ -161,26 +217,27 @@ class Finder {
   };
 
   void columns() {
-    std::size_t i = 0;
     for (std::size_t p = 0; p < build_.parts.size(); ++p) {
       Lost room, footing;
-      for (const DemandSite& site : *build_.parts[p].sites) {
-        const Column& column = *build_.columns[i++];
+      for (std::size_t i = 0; i < build_.columns.size(); ++i) {
+        const DemandSite& site = *build_.demand[i];
+        if (site.part != p) continue;
         const Vec2 middle = boundsOf(site.layers.front()).center();
         const Vec3 at(middle.x(), middle.y(), build_.plan.spans[site.lowest].bottom);
-        room.add(column.noRoom, at);
-        footing.add(column.withoutFooting, at);
+        room.add(build_.columns[i]->noRoom, at);
+        footing.add(build_.columns[i]->withoutFooting, at);
       }
       if (room.places > 0)
         add("no-room", Severity::note,
             fmt::format("{} hangs over {}, with no room for support under the gaps. Narrow the gaps, or leave it to bridge.", name(p), room.words()),
             room.first, p);
-      if (footing.places > 0)
+      if (footing.places > 0) {
+        const bool plateOnly = rules(p).footing == Footing::plate;
         add("no-footing", Severity::warning,
             fmt::format("{} has {} whose support finds nothing to stand on. {}", name(p), footing.words(),
-                        support_[p].footing == Footing::plate ? "Let it stand on the part too (footing: plate and part), or turn the part."
-                                                           : "Narrow the gap beside, or turn the part."),
-            footing.first, p);
+                        plateOnly ? "Let it stand on the part too (footing: plate and part), or turn the part." : "Narrow the gap beside, or turn the part."),
+            footing.first, p, plateOnly ? std::vector<Operation>{setting(p, "support.footing", std::string("any"))} : std::vector<Operation>());
+      }
     }
   }
 
@@ -203,14 +260,13 @@ class Finder {
 
   const Project& project_;
   const Build& build_;
-  const std::vector<SupportRules>& support_;
   Findings found_;
 };
 
 }  // namespace
 
-Findings findProblems(const Project& project, const Build& build, const std::vector<SupportRules>& support) {
-  return Finder(project, build, support).all();
+Findings findProblems(const Project& project, const Build& build) {
+  return Finder(project, build).all();
 }
 
 }  // namespace trellis

@@ -8,8 +8,7 @@
 
 namespace trellis {
 
-// By severity, worst first, then by part and height. Codes are listed in docs/findings.md. support holds each
-// part's rules.
-Findings findProblems(const Project& project, const Build& build, const std::vector<SupportRules>& support);
+// By severity, worst first, then by part and height. Codes are listed in docs/findings.md.
+Findings findProblems(const Project& project, const Build& build);
 
 }  // namespace trellis

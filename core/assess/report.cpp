@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/assess/report.hpp"
 
+#include <array>
 #include <cmath>
 
 namespace trellis {
@@ -18,7 +19,38 @@ Json useJson(double volume, const Settings& settings) {
           {"cost", tidy(money(volume, settings))}};
 }
 
+Json toJson(const Vec3& v) { return {tidy(v.x()), tidy(v.y()), tidy(v.z())}; }
+
+Json remediesOf(const Finding& finding) {
+  Json names = Json::array();
+  for (const Operation& remedy : finding.remedies) names.push_back(nameOf(remedy));
+  return names;
+}
+
 }  // namespace
+
+const char* nameOf(CauseKind kind) {
+  constexpr std::array<const char*, 5> names{"site", "mark", "hold", "prop", "zone"};
+  return names[static_cast<std::size_t>(kind)];
+}
+
+Json sitesOf(const Build& build, const Settings& settings) {
+  constexpr std::array<const char*, 3> choices{"proposed", "enforce", "block"};
+  Json sites = Json::array(), starts = Json::array();
+  for (std::size_t p = 0; p < build.parts.size(); ++p) {
+    const PartBuild& part = build.parts[p];
+    for (std::size_t s = 0; s < part.sites->list.size(); ++s) {
+      const Site& site = part.sites->list[s];
+      const Use use = priceOf(build, {CauseKind::site, p, s}).use;
+      sites.push_back({{"id", s}, {"part", p}, {"at", toJson(site.at)}, {"area_mm2", tidy(site.area)}, {"z_low", tidy(site.low)}, {"z_high", tidy(site.high)},
+                       {"worst_lean", tidy(site.worstLean)}, {"span_mm", tidy(site.span)}, {"bridge", site.bridge}, {"open_below", tidy(site.openBelow)},
+                       {"floating_starts", site.starts.size()}, {"decision", choices[static_cast<std::size_t>(part.claims->sites[s].choice)]},
+                       {"price", {{"g", tidy(grams(use.volume, settings))}, {"time_s", tidy(use.seconds)}}}});
+    }
+    for (const FloatingStart& start : part.overhangs->starts) starts.push_back({{"at", toJson(start.at)}, {"layer", start.layer}, {"part", p}});
+  }
+  return {{"sites", sites}, {"floating_starts", starts}};
+}
 
 const char* nameOf(Severity severity) {
   switch (severity) {
@@ -57,10 +89,15 @@ Json reportOf(const Build& build, const Settings& settings) {
                                 {"contact_above_mm2", tidy(piece.contactAbove)}, {"z_low", tidy(piece.lowest)},
                                 {"z_high", tidy(piece.highest)}, {"sites", piece.sites}});
   }
+  report["sites"] = sitesOf(build, settings)["sites"];
+  report["prices"] = Json::array();
+  for (const Price& price : build.prices)
+    report["prices"].push_back({{"cause", nameOf(price.cause.kind)}, {"part", price.cause.part}, {"id", price.cause.index}, {"contact_mm2", tidy(price.contact)},
+                                {"g", tidy(grams(price.use.volume, settings))}, {"time_s", tidy(price.use.seconds)}, {"cost", tidy(money(price.use.volume, settings))}});
   report["findings"] = Json::array();
   for (const Finding& finding : build.findings)
     report["findings"].push_back({{"code", finding.code}, {"severity", nameOf(finding.severity)}, {"message", finding.message},
-                                  {"at", {tidy(finding.at.x()), tidy(finding.at.y()), tidy(finding.at.z())}}, {"part", finding.part}});
+                                  {"at", toJson(finding.at)}, {"part", finding.part}, {"remedies", remediesOf(finding)}});
   Json& timing = report["timing_ms"] = Json::object();
   for (const auto& [stage, milliseconds] : build.milliseconds) timing[stage] = tidy(milliseconds);
   return report;

@@ -15,7 +15,11 @@ nlohmann::json totalsOf(const Build& build, const Settings& settings);
 // Totals, pieces, findings, and how long each stage of the computation took.
 nlohmann::json reportOf(const Build& build, const Settings& settings);
 
+// Sites with their figures and prices, and floating starts.
+nlohmann::json sitesOf(const Build& build, const Settings& settings);
+
 const char* nameOf(Severity severity);
+const char* nameOf(CauseKind kind);
 
 // Mass in g of a volume of filament in mm³: ρ·V. Money from it, in the currency of the price.
 double grams(double volume, const Settings& settings);

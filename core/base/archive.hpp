@@ -12,11 +12,12 @@ namespace trellis {
 // A zip archive of the entries in the order given. Equal entries give equal bytes.
 std::string writeArchive(const std::vector<std::pair<std::string, std::string>>& entries);
 
-// Random access to the entries of an archive. Throws Error that begins with name when the bytes are no
-// archive.
+// Random access to the entries of an archive, which reads the bytes where they are: they must outlive it.
+// Throws Error that begins with name when the bytes are no archive.
 class ArchiveReader {
  public:
   ArchiveReader(std::string_view bytes, std::string name);
+  ArchiveReader(std::string&& temporary, std::string name) = delete;
   ~ArchiveReader();
   ArchiveReader(const ArchiveReader&) = delete;
   ArchiveReader& operator=(const ArchiveReader&) = delete;

@@ -1,173 +1,189 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/marks/brush.hpp"
 
+#include "core/marks/tree_painter.hpp"
+#include "core/mesh/nearest.hpp"
 #include "core/overhang/lean.hpp"
 
 #include <algorithm>
 #include <cmath>
+#include <numeric>
 
 namespace trellis {
 
 namespace {
 
-struct Capsule {
-  Vec3 from, to;
-};
+using Facets = std::vector<std::uint32_t>;
+using Changes = std::vector<std::pair<std::uint32_t, MarkTree>>;
 
-double distanceTo(const Capsule& capsule, const Vec3& p) {
-  const Vec3 along = capsule.to - capsule.from;
-  const double length = along.squaredNorm();
-  const double t = length > 0 ? std::clamp((p - capsule.from).dot(along) / length, 0.0, 1.0) : 0.0;
-  return (p - capsule.from - t * along).norm();
-}
+constexpr double pointing = 1;  // mm a place may lie off the surface it means
 
-// Rewrites one facet's tree. Walks old tree and geometry together and appends the new tree to out_.
-class TreePainter {
+class Painter {
  public:
-  TreePainter(const std::vector<Capsule>& capsules, double radius, const Affine& toPlate, Mark mark)
-      : capsules_(capsules), radius_(radius), edge_(leafEdge(radius)), toPlate_(toPlate), mark_(mark) {}
+  Painter(const Canvas& canvas, const Marks& marks, Mark mark, const PaintRules& rules)
+      : canvas_(canvas), marks_(marks), mark_(mark), rules_(rules), normalToPlate_(canvas.toPlate.linear().inverse().transpose()) {}
 
-  MarkTree paint(const Corners& corners, std::string_view tree) {
-    old_ = tree.empty() ? std::string_view("\0", 1) : tree;
-    at_ = 0;
-    out_.clear();
-    visit(corners, nullptr);
-    return out_;
+  MarksPtr operator()(const BallStroke& stroke) {
+    const Facets near = facetsNear(stroke.path, stroke.radius);
+    return shaped(*clippedShape(ballShape(stroke.path, stroke.radius), rules_.clip), withinCreases(near, stroke.path));
   }
+  MarksPtr operator()(const SightStroke& stroke) {
+    std::vector<Occluder> occluders = canvas_.others;
+    occluders.push_back({canvas_.tree, canvas_.toPlate.inverse()});
+    Facets facing;
+    for (const std::uint32_t f : all())
+      if (facesEye(f, stroke.eye)) facing.push_back(f);
+    return shaped(*sightShape(stroke.path, stroke.radius, stroke.eye, std::move(occluders), rules_.clip), withinCreases(facing, stroke.path));
+  }
+  MarksPtr operator()(const FaceStroke& stroke) { return whole(faceAt(canvas_, stroke)); }
+  MarksPtr operator()(const SiteStroke& stroke) { return whole(siteAt(canvas_, stroke)); }
+  MarksPtr operator()(const BandStroke& stroke) {
+    return shaped(*clippedShape(bandShape(std::min(stroke.from, stroke.to), std::max(stroke.from, stroke.to)), rules_.clip), all());
+  }
+  MarksPtr operator()(const LeanStroke& stroke) {
+    Facets steep;
+    for (const std::uint32_t f : all())
+      if (leanOfFacet(f) > stroke.above && !liesOnPlate(f)) steep.push_back(f);
+    return whole(steep);
+  }
+  MarksPtr operator()(const PatchStroke& stroke) {
+    Facets down;
+    for (const std::uint32_t f : all())
+      if (leanOfFacet(f) > 0) down.push_back(f);
+    return shaped(*patchShape(stroke.plan, stroke.from, stroke.to), down);
+  }
+
+  double leanOfFacet(std::uint32_t f) const { return leanOf((normalToPlate_ * canvas_.mesh->normal(f)).normalized()); }
 
  private:
-  enum class Where { outside, inside, across };
-
-  // Exact for "inside" (a capsule is convex); "across" may be said of triangles just outside, which
-  // costs splits that merge back.
-  Where classify(const Corners& placed, const Vec3& middle) const {
-    const double reach =
-        std::max({(placed[0] - middle).norm(), (placed[1] - middle).norm(), (placed[2] - middle).norm()});
-    bool near = false;
-    for (const Capsule& capsule : capsules_) {
-      if (distanceTo(capsule, middle) > radius_ + reach) continue;
-      near = true;
-      if (std::all_of(placed.begin(), placed.end(), [&](const Vec3& p) { return distanceTo(capsule, p) <= radius_; }))
-        return Where::inside;
-    }
-    return near ? Where::across : Where::outside;
+  Facets all() const {
+    Facets facets(canvas_.mesh->facets.size());
+    std::iota(facets.begin(), facets.end(), 0u);
+    return facets;
   }
 
-  bool isInside(const Vec3& p) const {
-    return std::any_of(capsules_.begin(), capsules_.end(),
-                       [&](const Capsule& capsule) { return distanceTo(capsule, p) <= radius_; });
+  bool liesOnPlate(std::uint32_t f) const {
+    const Corners c = canvas_.mesh->corners(f);
+    return std::all_of(c.begin(), c.end(), [&](const Vec3& p) { return (canvas_.toPlate * p).z() < 1e-3; });
   }
 
-  // inherited is the leaf this triangle is part of, when the old tree ends above it.
-  void visit(const Corners& corners, const char* inherited) {
-    const Corners placed{toPlate_ * corners[0], toPlate_ * corners[1], toPlate_ * corners[2]};
-    const Vec3 middle = (placed[0] + placed[1] + placed[2]) / 3;
-    Where where = classify(placed, middle);
-    if (where == Where::across && longestEdge(placed) <= edge_)
-      where = isInside(middle) ? Where::inside : Where::outside;
-    if (where == Where::inside) {
-      if (!inherited) skipOld();
-      out_.push_back(static_cast<char>(mark_));
-    } else if (where == Where::outside) {
-      if (inherited)
-        out_.push_back(*inherited);
-      else
-        copyOld();
-    } else {
-      split(corners, inherited);
-    }
+  bool facesEye(std::uint32_t f, const Vec3& eye) const {
+    const Corners c = canvas_.mesh->corners(f);
+    const bool flipped = canvas_.toPlate.linear().determinant() < 0;
+    const Vec3 a = canvas_.toPlate * c[0], normal = (canvas_.toPlate * c[1] - a).cross(canvas_.toPlate * c[2] - a);
+    return (eye - a).dot(flipped ? Vec3(-normal) : normal) > 0;
   }
 
-  void split(const Corners& corners, const char* inherited) {
-    char leaf = 0;
-    if (!inherited) {
-      const char node = old_[at_++];
-      if (node != markSplit) {
-        leaf = node;
-        inherited = &leaf;
+  bool mayMark(std::uint32_t f) const {
+    if (canvas_.clean && !canvas_.clean->tree(f).empty()) return false;
+    return !rules_.keepToOverhangs || leanOfFacet(f) > canvas_.freeLean;
+  }
+
+  // Long stretches of the path are walked in steps of a radius.
+  Facets facetsNear(const std::vector<Vec3>& path, double radius) const {
+    const Affine toMesh = canvas_.toPlate.inverse();
+    // The longest a unit of the plate can be in the mesh, so that a scaled part is searched far enough.
+    const double stretch = toMesh.linear().norm() / (isUniform(toMesh) ? std::sqrt(3.0) : 1.0) * (1 + 1e-9);
+    Facets found;
+    for (std::size_t i = 0; i < path.size(); ++i) {
+      const Vec3 from = path[i > 0 ? i - 1 : 0], along = path[i] - from;
+      const int steps = static_cast<int>(std::ceil(along.norm() / radius));
+      for (int k = steps > 0 ? 1 : 0; k <= steps; ++k) {
+        const Vec3 centre = toMesh * Vec3(from + along * (steps > 0 ? static_cast<double>(k) / steps : 0));
+        const Facets near = canvas_.tree->facetsNear(centre, radius * (path.size() > 1 ? 1.2 : 1) * stretch);
+        found.insert(found.end(), near.begin(), near.end());
       }
     }
-    const auto [first, second] = bisect(corners);
-    const std::size_t begin = out_.size();
-    out_.push_back(markSplit);
-    visit(first, inherited);
-    const bool firstIsLeaf = out_.size() == begin + 2;
-    visit(second, inherited);
-    if (firstIsLeaf && out_.size() == begin + 3 && out_[begin + 1] == out_[begin + 2]) {
-      const char merged = out_[begin + 1];
-      out_.resize(begin);
-      out_.push_back(merged);
+    std::sort(found.begin(), found.end());
+    found.erase(std::unique(found.begin(), found.end()), found.end());
+    return found;
+  }
+
+  static bool isUniform(const Affine& t) {
+    const Eigen::Matrix3d square = t.linear().transpose() * t.linear();
+    return (square - Eigen::Matrix3d::Identity() * square(0, 0)).norm() < 1e-9 * square(0, 0);
+  }
+
+  // Of the candidates, those reached from under the path without bending by more than the crease.
+  Facets withinCreases(const Facets& candidates, const std::vector<Vec3>& path) const {
+    if (!rules_.crease) return candidates;
+    Facets seeds;
+    for (const Vec3& at : path)
+      if (const auto near = nearestOn(*canvas_.tree, canvas_.toPlate.inverse() * at, pointing)) seeds.push_back(near->facet);
+    const double least = std::cos(toRadians(*rules_.crease));
+    return flood(*neighboursOf(canvas_.mesh), seeds, [&](std::uint32_t from, std::uint32_t to) {
+      return std::binary_search(candidates.begin(), candidates.end(), to) && normalOf(from).dot(normalOf(to)) >= least - 1e-9;
+    });
+  }
+
+  Vec3 normalOf(std::uint32_t f) const { return (normalToPlate_ * canvas_.mesh->normal(f)).normalized(); }
+
+  MarksPtr shaped(const Shape& shape, const Facets& facets) const {
+    TreePainter painter(shape, canvas_.toPlate, mark_);
+    Changes changes;
+    for (const std::uint32_t facet : facets) {
+      if (!mayMark(facet)) continue;
+      const std::string_view old = marks_.tree(facet);
+      MarkTree fresh = painter.paint(canvas_.mesh->corners(facet), old);
+      if (fresh != old && !(old.empty() && fresh == MarkTree(1, '\0'))) changes.emplace_back(facet, std::move(fresh));
     }
+    return marks_.with(changes);
   }
 
-  void skipOld() {
-    for (int open = 1; open > 0; ++at_) open += old_[at_] == markSplit ? 1 : -1;
-  }
-  void copyOld() {
-    const std::size_t from = at_;
-    skipOld();
-    out_.append(old_.substr(from, at_ - from));
+  MarksPtr whole(const Facets& facets) const {
+    Changes changes;
+    for (const std::uint32_t facet : facets)
+      if (mayMark(facet)) changes.emplace_back(facet, MarkTree(1, static_cast<char>(mark_)));
+    return marks_.with(changes);
   }
 
-  static double longestEdge(const Corners& c) {
-    return std::max({(c[1] - c[0]).norm(), (c[2] - c[1]).norm(), (c[0] - c[2]).norm()});
-  }
-
-  const std::vector<Capsule>& capsules_;
-  double radius_, edge_;
-  const Affine& toPlate_;
+  const Canvas& canvas_;
+  const Marks& marks_;
   Mark mark_;
-  std::string_view old_;
-  std::size_t at_ = 0;
-  MarkTree out_;
+  const PaintRules& rules_;
+  Eigen::Matrix3d normalToPlate_;
 };
-
-std::vector<Capsule> capsulesOf(const std::vector<Vec3>& path) {
-  std::vector<Capsule> capsules;
-  if (path.size() == 1) capsules.push_back({path.front(), path.front()});
-  for (std::size_t i = 1; i < path.size(); ++i) capsules.push_back({path[i - 1], path[i]});
-  return capsules;
-}
-
-// Facets within reach of any capsule, ascending. Long capsules are walked in steps of a radius.
-std::vector<std::uint32_t> facetsNear(const MeshTree& tree, const Affine& toPlate,
-                                      const std::vector<Capsule>& capsules, double radius) {
-  const Affine toMesh = toPlate.inverse();
-  // The longest a unit of the plate can be in the mesh, so that a scaled part is searched far enough.
-  const double stretch = toMesh.linear().norm();
-  std::vector<std::uint32_t> found;
-  for (const Capsule& capsule : capsules) {
-    const auto steps = static_cast<int>(std::ceil((capsule.to - capsule.from).norm() / radius)) + 1;
-    for (int i = 0; i < steps; ++i) {
-      const double t = steps > 1 ? static_cast<double>(i) / (steps - 1) : 0.0;
-      const Vec3 centre = toMesh * (capsule.from + t * (capsule.to - capsule.from));
-      const auto near = tree.facetsNear(centre, radius * 1.2 * stretch);
-      found.insert(found.end(), near.begin(), near.end());
-    }
-  }
-  std::sort(found.begin(), found.end());
-  found.erase(std::unique(found.begin(), found.end()), found.end());
-  return found;
-}
 
 }  // namespace
 
-double leafEdge(double radius) { return std::max(0.1, radius / 12); }
+MarksPtr paint(const Canvas& canvas, const Marks& marks, const Stroke& stroke, Mark mark, const PaintRules& rules) {
+  return std::visit(Painter(canvas, marks, mark, rules), stroke);
+}
 
-MarksPtr paint(const MeshTree& tree, const Affine& toPlate, const Marks& marks, const BallStroke& stroke, Mark mark,
-               const MarkFilter& filter) {
-  const std::vector<Capsule> capsules = capsulesOf(stroke.path);
-  TreePainter painter(capsules, stroke.radius, toPlate, mark);
-  const Eigen::Matrix3d normalToPlate = toPlate.linear().inverse().transpose();
-  std::vector<std::pair<std::uint32_t, MarkTree>> changes;
-  for (const std::uint32_t facet : facetsNear(tree, toPlate, capsules, stroke.radius)) {
-    const Vec3 normal = (normalToPlate * tree.mesh().normal(facet)).normalized();
-    if (leanOf(normal) <= filter.freeLean) continue;
-    const std::string_view old = marks.tree(facet);
-    MarkTree fresh = painter.paint(tree.mesh().corners(facet), old);
-    if (fresh != old && !(old.empty() && fresh == MarkTree(1, '\0'))) changes.emplace_back(facet, std::move(fresh));
-  }
-  return marks.with(changes);
+std::vector<std::uint32_t> faceAt(const Canvas& canvas, const FaceStroke& stroke) {
+  const auto under = nearestOn(*canvas.tree, canvas.toPlate.inverse() * stroke.at, pointing);
+  if (!under) return {};
+  const Eigen::Matrix3d toPlate = canvas.toPlate.linear().inverse().transpose();
+  const double least = std::cos(toRadians(stroke.crease));
+  const auto normalOf = [&](std::uint32_t f) { return Vec3((toPlate * canvas.mesh->normal(f)).normalized()); };
+  return flood(*neighboursOf(canvas.mesh), {under->facet}, [&](std::uint32_t from, std::uint32_t to) { return normalOf(from).dot(normalOf(to)) >= least - 1e-9; });
+}
+
+std::vector<std::uint32_t> siteAt(const Canvas& canvas, const SiteStroke& stroke) {
+  const auto under = nearestOn(*canvas.tree, canvas.toPlate.inverse() * stroke.at, pointing);
+  const Eigen::Matrix3d toPlate = canvas.toPlate.linear().inverse().transpose();
+  const auto hangs = [&](std::uint32_t f) { return leanOf((toPlate * canvas.mesh->normal(f)).normalized()) > canvas.freeLean; };
+  if (!under || !hangs(under->facet)) return {};
+  return flood(*neighboursOf(canvas.mesh), {under->facet}, [&](std::uint32_t, std::uint32_t to) { return hangs(to); });
+}
+
+Stroke mirrored(const Stroke& stroke, const Plane& plane) {
+  struct Mirror {
+    const Plane& plane;
+    std::vector<Vec3> path(const std::vector<Vec3>& points) const {
+      std::vector<Vec3> out;
+      for (const Vec3& p : points) out.push_back(plane.mirrored(p));
+      return out;
+    }
+    Stroke operator()(const BallStroke& s) const { return BallStroke{path(s.path), s.radius}; }
+    Stroke operator()(const SightStroke& s) const { return SightStroke{path(s.path), s.radius, plane.mirrored(s.eye)}; }
+    Stroke operator()(const FaceStroke& s) const { return FaceStroke{plane.mirrored(s.at), s.crease}; }
+    Stroke operator()(const SiteStroke& s) const { return SiteStroke{plane.mirrored(s.at)}; }
+    Stroke operator()(const BandStroke& s) const { return s; }
+    Stroke operator()(const LeanStroke& s) const { return s; }
+    Stroke operator()(const PatchStroke& s) const { return s; }
+  };
+  return std::visit(Mirror{plane}, stroke);
 }
 
 }  // namespace trellis

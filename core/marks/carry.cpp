@@ -104,10 +104,11 @@ std::vector<LostMarks> lostOf(const std::vector<Leaf>& leaves, const MeshTree& t
     if (!isLost[i]) continue;
     const auto& [a, b, c] = leaves[i].corners;
     const Vec3 middle = middleOf(leaves[i].corners);
+    const LostKind kind = leaves[i].mark == Mark::block ? LostKind::block : LostKind::enforce;
     auto place = std::find_if(lost.begin(), lost.end(), [&](const LostMarks& known) {
-      return known.kind == leaves[i].mark && (known.at - middle).norm() < onePlace;
+      return known.kind == kind && (known.at - middle).norm() < onePlace;
     });
-    if (place == lost.end()) place = lost.insert(lost.end(), {leaves[i].mark, 0, middle});
+    if (place == lost.end()) place = lost.insert(lost.end(), {kind, 0, middle});
     place->area += (b - a).cross(c - a).norm() / 2;
   }
   return lost;

@@ -7,10 +7,11 @@
 
 namespace trellis {
 
-// Marks whose surface is gone.
+// Decisions whose surface is gone.
+enum class LostKind { enforce, block, clean, prop, site };
 struct LostMarks {
-  Mark kind = Mark::enforce;
-  double area = 0;         // mm² in mesh coordinates
+  LostKind kind = LostKind::enforce;
+  double area = 0;         // mm² in mesh coordinates; 0 for props and sites
   Vec3 at = Vec3::Zero();  // where they were, mesh coordinates
   bool operator==(const LostMarks&) const = default;
 };

@@ -3,6 +3,7 @@
 
 #include "core/base/parallel.hpp"
 #include "core/overhang/lean.hpp"
+#include "core/slice/plane_cuts.hpp"
 
 #include <algorithm>
 
@@ -12,36 +13,29 @@ namespace {
 
 constexpr double sliver = 0.0002;  // mm; closes the hairlines that rounding leaves between neighbours
 
-// The part of a convex polygon on one side of a horizontal plane.
-std::vector<Vec3> clipped(const std::vector<Vec3>& polygon, double z, bool keepAbove) {
-  std::vector<Vec3> result;
-  for (std::size_t i = 0; i < polygon.size(); ++i) {
-    const Vec3 &a = polygon[i], &b = polygon[(i + 1) % polygon.size()];
-    const bool inA = keepAbove ? a.z() >= z : a.z() <= z, inB = keepAbove ? b.z() >= z : b.z() <= z;
-    if (inA) result.push_back(a);
-    if (inA != inB) result.push_back(a + (b - a) * ((z - a.z()) / (b.z() - a.z())));
-  }
-  return result;
-}
-
 struct Shadow {
   std::size_t plane;
   Polygon outline;
 };
 
-// Cuts a leaf at the planes and drops the pieces on the paper, counter-clockwise.
 void dropLeaf(const Corners& leaf, const std::vector<double>& planes, std::vector<Shadow>& out) {
+  cutAtPlanes({leaf.begin(), leaf.end()}, planes, [&](std::size_t plane, Polygon outline) { out.push_back({plane, std::move(outline)}); });
+}
+
+// The lines in which planes cut a leaf of wall, the part on their left.
+void cutWall(const Corners& leaf, const Vec3& normal, const std::vector<double>& planes, std::vector<Polygons>& walls) {
   const auto [low, high] = std::minmax({leaf[0].z(), leaf[1].z(), leaf[2].z()});
   const auto first = std::upper_bound(planes.begin(), planes.end(), low) - planes.begin();
-  for (auto i = static_cast<std::size_t>(first); i < planes.size(); ++i) {
-    if (i > 0 && planes[i - 1] > high) break;
-    std::vector<Vec3> piece = clipped({leaf.begin(), leaf.end()}, planes[i], false);
-    if (i > 0) piece = clipped(piece, planes[i - 1], true);
-    if (piece.size() < 3) continue;
-    Polygon outline;
-    for (const Vec3& p : piece) outline.push_back(toPoint(p.x(), p.y()));
-    if (!ClipperLib::Orientation(outline)) ClipperLib::ReversePath(outline);
-    out.push_back({i, std::move(outline)});
+  for (auto i = static_cast<std::size_t>(first); i < planes.size() && planes[i] <= high; ++i) {
+    std::vector<Vec3> ends;
+    for (std::size_t k = 0; k < 3; ++k) {
+      const Vec3 &a = leaf[k], &b = leaf[(k + 1) % 3];
+      if ((a.z() < planes[i]) != (b.z() < planes[i])) ends.push_back(a + (b - a) * ((planes[i] - a.z()) / (b.z() - a.z())));
+    }
+    if (ends.size() != 2) continue;
+    const Vec3 along = ends[1] - ends[0];
+    if (along.x() * normal.y() - along.y() * normal.x() > 0) std::swap(ends[0], ends[1]);
+    walls[i].push_back({toPoint(ends[0].x(), ends[0].y()), toPoint(ends[1].x(), ends[1].y())});
   }
 }
 
@@ -60,13 +54,15 @@ MarkShadows castShadows(const TriangleMesh& mesh, const Affine& toPlate, const M
   result.enforced.resize(planes.size());
   result.blocked.resize(planes.size());
   result.barred.resize(planes.size());
+  result.walls.resize(planes.size());
   std::vector<Shadow> enforced, blocked, barred;
   const bool mirrored = toPlate.linear().determinant() < 0;
   marks.forEachTree([&](std::uint32_t facet, std::string_view tree) {
     progress.check();
     const auto [a, b, c] = mesh.corners(facet);
     const Vec3 normal = (toPlate.linear() * (b - a)).cross(toPlate.linear() * (c - a)).normalized();
-    const double lean = leanOf(mirrored ? Vec3(-normal) : normal);
+    const Vec3 outward = mirrored ? Vec3(-normal) : normal;
+    const double lean = leanOf(outward);
     forEachLeaf(mesh.corners(facet), tree, [&](const Corners& leaf, Mark mark) {
       const Corners placed{toPlate * leaf[0], toPlate * leaf[1], toPlate * leaf[2]};
       if (mark == Mark::block) return dropLeaf(placed, planes, lean > 0 ? blocked : barred);
@@ -74,7 +70,10 @@ MarkShadows castShadows(const TriangleMesh& mesh, const Affine& toPlate, const M
       const double leafArea = (placed[1] - placed[0]).cross(placed[2] - placed[0]).norm() / 2;
       const bool wall = lean > -wallLean;
       (wall ? result.enforcedWall : result.enforcedUpward) += leafArea;
-      (wall ? result.wallAt : result.upwardAt) = placed[0];
+      if (wall)
+        cutWall(placed, outward, planes, result.walls);
+      else
+        result.upwardAt = placed[0];
     });
   });
   unitePlanes(enforced, result.enforced, progress);

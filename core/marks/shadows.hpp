@@ -16,10 +16,11 @@ struct MarkShadows {
   std::vector<Polygons> enforced;  // down-facing surface marked enforce
   std::vector<Polygons> blocked;   // down-facing surface marked block
   std::vector<Polygons> barred;    // up-facing surface marked block: nothing may stand there
-  // Enforced surface that asks for something a column cannot give, each with one place on it.
+  // Enforced wall where plane i cuts it, as open lines with the part on their left.
+  std::vector<Polygons> walls;
   double enforcedWall = 0;     // mm² that lean less than 5° either way
-  double enforcedUpward = 0;   // mm² that face up
-  Vec3 wallAt = Vec3::Zero(), upwardAt = Vec3::Zero();
+  double enforcedUpward = 0;   // mm² that face up, where support has nothing to carry
+  Vec3 upwardAt = Vec3::Zero();  // a place of it
 };
 
 // Surfaces that lean less than this, in degrees, are walls.

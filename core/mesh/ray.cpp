@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/mesh/ray.hpp"
 
+#include "core/base/shared_by_key.hpp"
+
 #include <embree3/rtcore.h>
 
 #include <algorithm>
 #include <limits>
-#include <map>
-#include <mutex>
 
 namespace trellis {
 
@@ -78,13 +78,8 @@ std::vector<std::uint32_t> MeshTree::facetsNear(const Vec3& centre, double radiu
 }
 
 MeshTreePtr treeOf(const MeshPtr& mesh) {
-  static std::mutex guard;
-  static std::map<std::uint64_t, std::weak_ptr<const MeshTree>> trees;
-  const std::lock_guard lock(guard);
-  MeshTreePtr tree = trees[mesh->key].lock();
-  if (!tree) trees[mesh->key] = tree = std::make_shared<const MeshTree>(mesh);
-  std::erase_if(trees, [](const auto& entry) { return entry.second.expired(); });
-  return tree;
+  static SharedByKey<MeshTree> trees;
+  return trees.get(mesh->key, [&] { return std::make_shared<const MeshTree>(mesh); });
 }
 
 }  // namespace trellis

@@ -89,4 +89,10 @@ std::vector<NamedMesh> readMeshFile(const std::filesystem::path& path, const Pro
   return meshes;
 }
 
+MeshPtr readOneMesh(const std::filesystem::path& path, const Progress& progress) {
+  const std::vector<NamedMesh> meshes = readMeshFile(path, progress);
+  if (meshes.size() != 1) throw Error(path.filename().string() + " holds several meshes, and one is wanted. Save the one as a file of its own.");
+  return meshes.front().mesh;
+}
+
 }  // namespace trellis

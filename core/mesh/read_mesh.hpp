@@ -30,6 +30,9 @@ struct NamedMesh {
 // 10 m from its origin.
 std::vector<NamedMesh> readMeshFile(const std::filesystem::path& path, const Progress& progress);
 
+// The same where one mesh is wanted; throws Error when the file holds several.
+MeshPtr readOneMesh(const std::filesystem::path& path, const Progress& progress);
+
 // Whether bytes begin like a zip archive, and so may be a 3MF.
 bool looksZipped(std::string_view bytes);
 

@@ -52,14 +52,18 @@ LayerBuilder::LayerBuilder(const Project& project, const Build& build, std::uint
                            const Progress& progress)
     : project_(project), build_(build), motion_(motionRules(project.settings)), sectionsKey_(sectionsKey),
       rulesKey_(keyOfRules(project.settings, project.parts)) {
-  for (std::size_t p = 0; p < project.parts.size(); ++p) {
-    const Settings settings = settingsOf(project, p);
-    const PartRules paths = partRules(settings);
-    const SupportPathRules supports = supportPathRules(settings);
-    parts_.push_back({paths, supports, supportRules(settings).gapAbove,
-                      KeyBuilder().add(paths.lineWidth).add(paths.walls).add(paths.skinTop).add(paths.skinBottom).add(paths.infillDensity).key(),
-                      KeyBuilder().add(supports.lineWidth).add(supports.bodySpacing).add(supports.bodyWalls).add(supports.interfaceSpacing).key()});
-    rulesKey_ = KeyBuilder().add(rulesKey_).add(parts_[p].pathsKey).add(parts_[p].supportPathsKey).key();
+  for (const PartPtr& part : project.parts) {
+    const PartRules paths = partRules(project.settings.with(part->settings));
+    parts_.push_back({paths, {}, KeyBuilder().add(paths.lineWidth).add(paths.walls).add(paths.skinTop).add(paths.skinBottom).add(paths.infillDensity).key()});
+    rulesKey_ = KeyBuilder().add(rulesKey_).add(parts_.back().key).key();
+  }
+  for (const RuleSet& rules : build.rules) {
+    const SupportPathRules paths = supportPathRules(rules.settings);
+    supports_.push_back({paths, KeyBuilder().add(paths.lineWidth).add(paths.bodySpacing).add(paths.bodyWalls).add(paths.interfaceSpacing).add(paths.lowerSpacing)
+                                     .add(paths.gradedSpacing).add(paths.body).add(paths.upper).add(paths.lower).add(paths.layerHeight).key()});
+    rulesKey_ = KeyBuilder().add(rulesKey_).add(supports_.back().key).key();
+    std::vector<double>& gaps = parts_[rules.part].gapsAbove;
+    if (std::find(gaps.begin(), gaps.end(), rules.support.gapAbove) == gaps.end()) gaps.push_back(rules.support.gapAbove);
   }
   findEntries();
   layRegions(book, progress);
@@ -68,14 +72,14 @@ LayerBuilder::LayerBuilder(const Project& project, const Build& build, std::uint
 
 void LayerBuilder::findEntries() {
   std::map<std::pair<long long, long long>, Entry> byHeight;  // by top, then by bottom
-  std::map<long long, std::ptrdiff_t> supportTops;
+  std::multimap<long long, std::size_t> supportTops;
   const auto& layers = build_.support->layers;
   for (std::size_t s = 0; s < layers.size(); ++s) {
     Entry& entry = byHeight[{nanometres(layers[s].top), nanometres(layers[s].bottom)}];
     entry.bottom = layers[s].bottom;
     entry.top = layers[s].top;
     entry.supportLayer = static_cast<std::ptrdiff_t>(s);
-    supportTops[nanometres(layers[s].top)] = entry.supportLayer;
+    supportTops.emplace(nanometres(layers[s].top), s);
   }
   for (std::size_t l = 0; l < build_.plan.count(); ++l) {
     const LayerSpan& span = build_.plan.spans[l];
@@ -84,8 +88,11 @@ void LayerBuilder::findEntries() {
     entry.top = span.top;
     entry.partLayer = static_cast<std::ptrdiff_t>(l);
     for (const PartSettings& part : parts_) {
-      const auto found = supportTops.find(nanometres(span.bottom - part.gapAbove));
-      entry.carrying.push_back(found == supportTops.end() ? -1 : found->second);
+      std::vector<std::size_t>& carrying = entry.carrying.emplace_back();
+      for (const double gap : part.gapsAbove) {
+        const auto [first, last] = supportTops.equal_range(nanometres(span.bottom - gap));
+        for (auto under = first; under != last; ++under) carrying.push_back(under->second);
+      }
     }
   }
   for (auto& [height, entry] : byHeight) entries_.push_back(std::move(entry));
@@ -93,14 +100,17 @@ void LayerBuilder::findEntries() {
 
 void LayerBuilder::layRegions(PathBook& book, const Progress& progress) {
   std::vector<const PieceRegion*> regions;
+  std::vector<double> tops;
   std::vector<std::uint64_t> keys;
   for (const SupportLayer& layer : build_.support->layers)
     for (const PieceRegion& region : layer.regions) {
+      const SupportPathRules& rules = supports_[region.rules].paths;
       regions.push_back(&region);
-      keys.push_back(KeyBuilder().add(parts_[region.part].supportPathsKey).add(region.key).key());
+      tops.push_back(layer.top);
+      keys.push_back(KeyBuilder().add(supports_[region.rules].key).add(region.key).add(crossingOf(layer.top, rules)).key());
     }
   keepOrMake(book.regions, keys, progress, [&](std::size_t i) {
-    return regionPaths(regions[i]->area, regions[i]->interface, parts_[regions[i]->part].supportPaths);
+    return regionPaths(*regions[i], tops[i], supports_[regions[i]->rules].paths);
   });
   for (std::size_t i = 0; i < regions.size(); ++i) regionPaths_[regions[i]] = book.regions.at(keys[i]).get();
 }
@@ -112,7 +122,7 @@ void LayerBuilder::layParts(PathBook& book, const Progress& progress) {
     if (entry.partLayer < 0) continue;
     KeyBuilder key;
     key.add(sectionsKey_).add(entry.partLayer);
-    for (std::size_t p = 0; p < parts_.size(); ++p) key.add(parts_[p].pathsKey).add(trellis::keyOf(carriedUnder(entry, p)));
+    for (std::size_t p = 0; p < parts_.size(); ++p) key.add(parts_[p].key).add(trellis::keyOf(carriedUnder(entry, p)));
     layers.push_back(&entry);
     keys.push_back(key.key());
   }
@@ -129,7 +139,12 @@ void LayerBuilder::layParts(PathBook& book, const Progress& progress) {
 }
 
 Polygons LayerBuilder::carriedUnder(const Entry& entry, std::size_t part) const {
-  return entry.carrying[part] < 0 ? Polygons{} : regionsOf(build_.support->layers[static_cast<std::size_t>(entry.carrying[part])]);
+  Polygons all;
+  for (const std::size_t under : entry.carrying[part]) {
+    const Polygons regions = regionsOf(build_.support->layers[under]);
+    all.insert(all.end(), regions.begin(), regions.end());
+  }
+  return all;
 }
 
 std::uint64_t LayerBuilder::keyOf(std::size_t i) const {
@@ -137,30 +152,72 @@ std::uint64_t LayerBuilder::keyOf(std::size_t i) const {
   const auto& layers = build_.support->layers;
   KeyBuilder key;
   key.add(sectionsKey_).add(rulesKey_).add(entry.partLayer).add(entry.bottom).add(entry.top);
-  const auto addLayer = [&](std::ptrdiff_t s) { key.add(s < 0 ? std::uint64_t{0} : layers[static_cast<std::size_t>(s)].key); };
-  addLayer(entry.supportLayer);
-  for (const std::ptrdiff_t s : entry.carrying) addLayer(s);
+  key.add(entry.supportLayer < 0 ? std::uint64_t{0} : layers[static_cast<std::size_t>(entry.supportLayer)].key);
+  for (const std::vector<std::size_t>& carrying : entry.carrying) {
+    key.add(carrying.size());
+    for (const std::size_t under : carrying) key.add(layers[under].key);
+  }
   if (i == 0)  // the skirt goes round everything on the plate
     for (const SupportLayer& layer : layers)
       if (layer.bottom < 1e-6) key.add(layer.key);
   return key.key();
 }
 
-PathGroup LayerBuilder::skirt() const {
+namespace {
+
+// Lines around outlines, or inside their holes, the innermost first, each so far from the part as its middle is.
+Polygons brimLines(const Polygons& parts, const Settings& settings) {
+  const double w = settings.number("line.width"), gap = settings.number("brim.gap");
+  const std::string& side = settings.text("brim.side");
+  Polygons outer, holes, lines;
+  for (Polygon outline : parts) {
+    const bool isOuter = ClipperLib::Orientation(outline);
+    if (!isOuter) ClipperLib::ReversePath(outline);
+    (isOuter ? outer : holes).push_back(std::move(outline));
+  }
+  for (double out = gap + w / 2; out < gap + settings.number("brim.width"); out += w) {
+    if (side != "inside")
+      for (Polygon& loop : simplified(grow(unite(outer), out), 0.01)) lines.push_back(std::move(loop));
+    if (side != "outside")
+      for (Polygon& loop : simplified(grow(holes, -out), 0.01)) lines.push_back(std::move(loop));
+  }
+  return lines;
+}
+
+}  // namespace
+
+// Brim and skirt: what is laid on the plate around parts and supports. Supports keep their place; the brim ends
+// beside them.
+std::vector<PathGroup> LayerBuilder::aroundEverything() const {
   const Settings& settings = project_.settings;
-  Polygons covered;
-  for (const PartBuild& part : build_.parts)
-    if (!part.sections->empty()) covered = unite(covered, part.sections->front());
-  for (const SupportLayer& layer : build_.support->layers)
-    if (layer.bottom < 1e-6) covered = unite(covered, regionsOf(layer));
-  PathGroup group;
   const double w = settings.number("line.width");
+  Polygons parts, supports;
+  for (const PartBuild& part : build_.parts)
+    if (!part.sections->empty()) parts = unite(parts, part.sections->front());
+  for (const SupportLayer& layer : build_.support->layers)
+    if (layer.bottom < 1e-6) supports = unite(supports, regionsOf(layer));
+  PathGroup skirt, brim;
+  Polygons covered = unite(parts, supports);
+  const Polygons loops = brimLines(parts, settings);
+  if (!loops.empty()) {
+    std::vector<Path>& paths = brim.stages.emplace_back();
+    const Polygons kept = grow(unite(supports, grow(parts, settings.number("brim.gap"))), w / 2 - 1e-3);
+    for (const Polygon& loop : loops) {
+      const Polygons outside = linesOutside(asLines({loop}), kept);
+      const bool isWhole = outside.size() == 1 && outside.front().front() == outside.front().back();
+      if (isWhole)
+        paths.push_back({Feature::brim, w, true, loop});
+      else
+        for (const Polygon& line : outside) paths.push_back({Feature::brim, w, false, line});
+    }
+    covered = unite(covered, grow(parts, settings.number("brim.gap") + settings.number("brim.width")));
+  }
   for (int loop = settings.whole("skirt.loops"); loop-- > 0;) {
-    std::vector<Path>& paths = group.stages.emplace_back();
+    std::vector<Path>& paths = skirt.stages.emplace_back();
     for (const Polygon& outline : simplified(grow(covered, settings.number("skirt.distance") + w * (loop + 0.5)), 0.01))
       if (ClipperLib::Orientation(outline)) paths.push_back({Feature::skirt, w, true, outline});
   }
-  return group;
+  return {skirt, brim};
 }
 
 PrintLayer LayerBuilder::build(std::size_t i) const {
@@ -172,7 +229,9 @@ PrintLayer LayerBuilder::build(std::size_t i) const {
     const SupportLayer& support = supportLayers[static_cast<std::size_t>(entry.supportLayer)];
     std::vector<const Stages*> paths;
     for (const PieceRegion& region : support.regions) paths.push_back(regionPaths_.at(&region));
-    groups = supportGroups(support, paths);
+    std::vector<double> tieWidths;
+    for (const TieGroup& ties : support.ties) tieWidths.push_back(supports_[ties.rules].paths.lineWidth);
+    groups = supportGroups(support, paths, tieWidths);
   }
   if (entry.partPaths)
     for (const PartPaths& paths : *entry.partPaths) {
@@ -181,7 +240,11 @@ PrintLayer LayerBuilder::build(std::size_t i) const {
     }
   layer.runs = orderPaths(groups);
   if (i == 0) {
-    const std::vector<Run> first = orderPaths({skirt()});
+    std::vector<Run> first;
+    for (const PathGroup& group : aroundEverything()) {
+      const std::vector<Run> runs = orderPaths({group});
+      first.insert(first.end(), runs.begin(), runs.end());
+    }
     layer.runs.insert(layer.runs.begin(), first.begin(), first.end());
   }
   layer.use = useOf(layer.runs, layer.top - layer.bottom, isFirst(entry), motion_);

@@ -32,7 +32,7 @@ class LayerBuilder {
     double bottom = 0, top = 0;
     std::ptrdiff_t partLayer = -1;    // in every part's plan, or −1
     std::ptrdiff_t supportLayer = -1; // in SupportLayers, or −1
-    std::vector<std::ptrdiff_t> carrying;  // of a part layer, for each part: the support layer right under it, or −1
+    std::vector<std::vector<std::size_t>> carrying;  // of a part layer, for each part: the support layers right under it
     std::shared_ptr<const std::vector<PartPaths>> partPaths;  // one a part, when there is a part layer
   };
   void findEntries();
@@ -40,18 +40,22 @@ class LayerBuilder {
   void layParts(PathBook& book, const Progress& progress);
   Polygons carriedUnder(const Entry& entry, std::size_t part) const;
   bool isFirst(const Entry& entry) const { return entry.bottom < 1e-6; }
-  PathGroup skirt() const;
+  std::vector<PathGroup> aroundEverything() const;
 
   const Project& project_;
   const Build& build_;
   std::unordered_map<const PieceRegion*, const Stages*> regionPaths_;  // held by the book
   struct PartSettings {
     PartRules paths;
-    SupportPathRules supportPaths;
-    double gapAbove;
-    std::uint64_t pathsKey, supportPathsKey;
+    std::vector<double> gapsAbove;  // of all supports under it, each once
+    std::uint64_t key;
+  };
+  struct SupportSettings {
+    SupportPathRules paths;
+    std::uint64_t key;
   };
   std::vector<PartSettings> parts_;
+  std::vector<SupportSettings> supports_;  // as Build::rules
   MotionRules motion_;
   std::uint64_t sectionsKey_, rulesKey_;
   std::vector<Entry> entries_;

@@ -6,6 +6,8 @@
 #include "core/slice/polygon_key.hpp"
 
 #include <chrono>
+#include <map>
+#include <tuple>
 
 namespace trellis {
 
@@ -13,16 +15,38 @@ namespace {
 
 constexpr double outlineTolerance = 0.004;  // mm; sections keep this near to the mesh from here on
 
-std::uint64_t keyOfPlacement(const Placement& placement) {
+std::uint64_t keyOfOverrides(const Overrides& settings) {
   KeyBuilder key;
-  for (const Vec3& v : {placement.position, placement.turn, placement.scale}) key.add(v.x()).add(v.y()).add(v.z());
+  for (const auto& [name, value] : settings) key.add(name).add(toJson(value).dump());
+  return key.key();
+}
+
+void add(KeyBuilder& key, const Vec3& v) { key.add(v.x()).add(v.y()).add(v.z()); }
+
+// Of everything but marks that was decided about a part's supports.
+std::uint64_t keyOfDecisions(const Part& part) {
+  KeyBuilder key;
+  for (const Zone& zone : part.zones) {
+    key.add(zone.as).add(zone.shape).add(zone.lean).add(zone.solid ? zone.solid->key : 0).add(keyOfOverrides(zone.settings));
+    for (int column = 0; column < 4; ++column) add(key, zone.toMesh.matrix().col(column).head<3>());
+  }
+  key.add(part.props.size());
+  for (const Prop& prop : part.props) {
+    key.add(prop.width).add(keyOfOverrides(prop.settings));
+    add(key, prop.at);
+  }
+  for (const SiteDecision& site : part.sites) {
+    key.add(site.choice).add(keyOfOverrides(site.settings));
+    add(key, site.at);
+  }
   return key.key();
 }
 
 std::uint64_t keyOfSite(const DemandSite& site) {
   KeyBuilder key;
-  key.add(site.lowest);
-  for (const Polygons& layer : site.layers) key.add(keyOf(layer));
+  key.add(site.part).add(site.rules).add(site.lowest).add(keyOf(site.stout)).add(site.walls.size());
+  for (const std::vector<Polygons>* layers : {&site.layers, &site.walls, &site.beyondLean})
+    for (const Polygons& layer : *layers) key.add(keyOf(layer));
   return key.key();
 }
 
@@ -41,8 +65,9 @@ std::uint64_t keyOfBarred(const std::vector<Polygons>& barred, const DemandSite&
 std::uint64_t keyOfRules(const SupportRules& rules) {
   return KeyBuilder()
       .add(rules.on).add(rules.source).add(rules.footing).add(rules.freeLean)
-      .add(rules.gapAbove).add(rules.gapBelow).add(rules.gapBeside)
-      .add(rules.interfaceLayers).add(rules.lineWidth).add(rules.thinnest).add(rules.thickest)
+      .add(rules.gapAbove).add(rules.gapBelow).add(rules.gapBeside).add(rules.gapHold).add(rules.tieSpacing)
+      .add(rules.interfaceLayers).add(rules.lowerLayers).add(rules.gradedLayers).add(rules.footLayers).add(rules.footSpread)
+      .add(rules.outline).add(rules.columnSize).add(rules.lineWidth).add(rules.thinnest).add(rules.thickest)
       .key();
 }
 
@@ -53,8 +78,11 @@ struct Pipeline::PartCache {
   Memo<Slices> slices;
   Memo<std::vector<Polygons>> sections;
   Memo<Overhangs> overhangs;
-  Memo<MarkShadows> shadows;
-  Memo<std::vector<DemandSite>> sites;
+  Memo<Sites> sites;
+  Memo<Claims> claims;
+  Memo<MarkShadows> shadows, clean;
+  Memo<std::vector<Polygons>> keptFree;
+  Memo<std::vector<DemandSite>> demand;
 };
 
 // One run: the steps in order, with the clock for each.
@@ -62,7 +90,8 @@ struct Pipeline::Run {
   Pipeline& pipeline;
   const Project& project;
   const Progress& progress;
-  std::vector<SupportRules> support = {};  // one a part
+  const std::function<void(const SitesOfParts&)>& sitesKnown;
+  std::map<std::pair<std::size_t, std::uint64_t>, std::size_t> ownRules = {};  // of a part and its overrides, into Build::rules
   std::shared_ptr<Build> build = std::make_shared<Build>();
   std::uint64_t sectionsKey = 0, columnsKey = 0;
   std::chrono::steady_clock::time_point last = std::chrono::steady_clock::now();
@@ -78,17 +107,41 @@ struct Pipeline::Run {
     progress.report(fraction, next);
   }
 
+  // Every set of settings that some support may be built by has its number before anything is computed.
+  void collectRules() {
+    const auto number = [&](std::size_t p, const Overrides& own) {
+      if (!ownRules.try_emplace({p, keyOfOverrides(own)}, build->rules.size()).second) return;
+      const Settings settings = settingsOf(project, p).with(own);
+      build->rules.push_back({p, settings, supportRules(settings)});
+    };
+    for (std::size_t p = 0; p < project.parts.size(); ++p) number(p, {});
+    for (std::size_t p = 0; p < project.parts.size(); ++p) {
+      for (const Zone& zone : project.parts[p]->zones) number(p, zone.settings);
+      for (const Prop& prop : project.parts[p]->props) number(p, prop.settings);
+      for (const SiteDecision& site : project.parts[p]->sites) number(p, site.settings);
+    }
+  }
+
+  Looked& lookedAt(const MeshPtr& mesh) {
+    Looked& looked = pipeline.looked_[mesh->key];
+    if (!looked.health) {
+      looked.figures = std::make_shared<const MeshFigures>(inspect(*mesh));
+      looked.health = std::make_shared<const MeshHealth>(examine(*mesh, progress));
+    }
+    if (!looked.tree) {
+      looked.neighbours = neighboursOf(mesh);
+      looked.tree = treeOf(mesh);
+    }
+    return looked;
+  }
+
   void cutPart(std::size_t p) {
     const Part& part = *project.parts[p];
     PartCache& cache = *pipeline.parts_[p];
     PartBuild& out = build->parts[p];
     const std::uint64_t placedKey = KeyBuilder().add(part.mesh->key).add(keyOfPlacement(part.placement)).key();
     out.placed = cache.placed.get(placedKey, [&] { return *transformed(*part.mesh, transformOf(part.placement, *part.mesh)); });
-    Looked& looked = pipeline.looked_[part.mesh->key];
-    if (!looked.health) {
-      looked.figures = std::make_shared<const MeshFigures>(inspect(*part.mesh));
-      looked.health = std::make_shared<const MeshHealth>(examine(*part.mesh, progress));
-    }
+    const Looked& looked = lookedAt(part.mesh);
     out.figures = looked.figures;
     out.health = looked.health;
     const LayerRules layers = layerRules(project.settings);
@@ -104,47 +157,101 @@ struct Pipeline::Run {
     sectionsKey = KeyBuilder().add(sectionsKey).add(key).key();
   }
 
-  void findDemandOf(std::size_t p) {
+  void findSitesOf(std::size_t p) {
     const Part& part = *project.parts[p];
     PartCache& cache = *pipeline.parts_[p];
     PartBuild& out = build->parts[p];
-    const SupportRules& rules = support[p];
+    const SupportRules& rules = build->rules[p].support;
+    const Affine toPlate = transformOf(part.placement, *part.mesh);
+    const Looked& looked = lookedAt(part.mesh);
+    const Surface surface{looked.neighbours, looked.tree, toPlate.inverse()};
     const std::uint64_t cut = cache.sections.key();
     out.overhangs = cache.overhangs.get(KeyBuilder().add(cut).add(rules.freeLean).key(),
                                         [&] { return findOverhangs(out.plan, *out.sections, rules.freeLean, progress); });
-    out.shadows = cache.shadows.get(KeyBuilder().add(cut).add(part.marks->key()).key(), [&] {
-      return castShadows(*part.mesh, transformOf(part.placement, *part.mesh), *part.marks, out.plan.middles(), progress);
+    out.sites = cache.sites.get(KeyBuilder().add(cache.overhangs.key()).add(rules.bridgeLimit).key(), [&] {
+      return findSites(*out.placed, surface, out.plan, *out.sections, *out.overhangs, {rules.freeLean, rules.bridgeLimit}, progress);
     });
-    const std::uint64_t key =
-        KeyBuilder().add(cache.overhangs.key()).add(cache.shadows.key()).add(rules.source).add(rules.on).key();
-    out.sites = cache.sites.get(key, [&] {
-      if (!rules.on) return std::vector<DemandSite>();
-      return findSites(p, findDemand(*out.overhangs, *out.shadows, rules.source, progress), *out.overhangs, progress);
+    out.claims = cache.claims.get(KeyBuilder().add(cache.sites.key()).add(keyOfDecisions(part)).add(keyOfNumbers(p)).key(), [&] {
+      const auto numberOf = [&](const Overrides& own) { return ownRules.at({p, keyOfOverrides(own)}); };
+      return findClaims(part, surface, out.plan, *out.sections, *out.overhangs, *out.sites, numberOf, progress);
     });
+    for (const auto& [marks, memo, into] : {std::tuple(&part.marks, &cache.shadows, &out.shadows), {&part.clean, &cache.clean, &out.clean}})
+      *into = memo->get(KeyBuilder().add(cut).add((*marks)->key()).key(), [&, which = marks] {
+        return castShadows(*part.mesh, toPlate, **which, out.plan.middles(), progress);
+      });
+  }
+
+  // Which numbers the part's own sets of settings have.
+  std::uint64_t keyOfNumbers(std::size_t p) const {
+    KeyBuilder key;
+    for (const auto& [whose, number] : ownRules)
+      if (whose.first == p) key.add(whose.second).add(number);
+    return key.key();
+  }
+
+  void findDemandOf(std::size_t p) {
+    PartCache& cache = *pipeline.parts_[p];
+    PartBuild& out = build->parts[p];
+    const SupportRules& rules = build->rules[p].support;
+    const std::uint64_t key = KeyBuilder().add(cache.claims.key()).add(cache.shadows.key()).add(cache.clean.key()).add(keyOfRules(rules)).add(p).key();
+    const Asked asked{p, out.plan, *out.overhangs, *out.sites, *out.shadows, *out.clean, *out.claims, rules.source};
+    out.demand = cache.demand.get(key, [&] { return rules.on ? demandOf(asked, rules, progress) : std::vector<DemandSite>(); });
+    out.keptFree = cache.keptFree.get(key, [&] { return keptFree(asked, progress); });
+    for (const DemandSite& site : *out.demand) build->demand.push_back(&site);
+  }
+
+  // Where zones let nothing pass. What a stronger decision wants carried in there is let through.
+  std::vector<Polygons> forbidden() const {
+    std::vector<Polygons> all;
+    for (const PartBuild& part : build->parts)
+      for (const ZoneClaim& zone : part.claims->zones) {
+        if (zone.as != ZoneAs::keepClear) continue;
+        all.resize(build->plan.count());
+        Polygons wanted;
+        for (const DemandSite* site : build->demand)
+          for (std::size_t k = 0; k < site->layers.size(); ++k)
+            if (const std::size_t l = site->lowest + k; l < zone.within.size() && !zone.within[l].empty()) {
+              const Polygons inside = intersect(site->layers[k], zone.within[l]);
+              wanted.insert(wanted.end(), inside.begin(), inside.end());
+            }
+        const Polygons way = wanted.empty() ? wanted : grow(unite(wanted), 2 * build->rules.front().support.lineWidth);
+        for (std::size_t l = 0; l < zone.within.size(); ++l) {
+          Polygons layer = l + 1 < zone.within.size() ? unite(zone.within[l], zone.within[l + 1]) : zone.within[l];
+          if (!way.empty()) layer = subtract(layer, way);
+          all[l].insert(all[l].end(), layer.begin(), layer.end());
+        }
+      }
+    return all;
   }
 
   void buildColumns() {
     std::vector<PartObstacles> inTheWay;
     std::vector<Polygons> barred(build->plan.count());
-    std::vector<const DemandSite*> sites;
+    const std::vector<const DemandSite*>& sites = build->demand;
     std::uint64_t obstaclesKey = sectionsKey;
     for (std::size_t p = 0; p < build->parts.size(); ++p) {
       const PartBuild& part = build->parts[p];
-      inTheWay.push_back({*part.sections, part.overhangs->demand, support[p].gapBeside});
-      obstaclesKey = KeyBuilder().add(obstaclesKey).add(support[p].gapBeside).add(support[p].freeLean).key();
-      for (std::size_t l = 0; l < part.shadows->barred.size(); ++l)
-        barred[l].insert(barred[l].end(), part.shadows->barred[l].begin(), part.shadows->barred[l].end());
-      for (const DemandSite& site : *part.sites) sites.push_back(&site);
+      const SupportRules& rules = build->rules[p].support;
+      inTheWay.push_back({*part.sections, part.overhangs->demand, rules.gapBeside});
+      obstaclesKey = KeyBuilder().add(obstaclesKey).add(rules.gapBeside).add(rules.freeLean).key();
+      for (const auto* shadows : {part.shadows.get(), part.clean.get()})
+        for (std::size_t l = 0; l < shadows->barred.size(); ++l)
+          barred[l].insert(barred[l].end(), shadows->barred[l].begin(), shadows->barred[l].end());
     }
     if (sites.empty()) return void(columnsKey = 0);
-    const auto obstacles = pipeline.obstacles_.get(
-        obstaclesKey, [&] { return findObstacles(build->plan, inTheWay, progress); });
+    const std::vector<Polygons> kept = forbidden();
+    for (const Polygons& layer : kept) obstaclesKey = KeyBuilder().add(obstaclesKey).add(keyOf(layer)).key();
+    const auto obstacles = pipeline.obstacles_.get(obstaclesKey, [&] {
+      Obstacles found = findObstacles(build->plan, inTheWay, progress);
+      found.forbidden = kept;
+      return found;
+    });
     stage("letting supports down", 0.35);
     std::vector<std::uint64_t> keys(sites.size());
     build->columns.resize(sites.size());
     parallelFor(sites.size(), progress, [&](std::size_t i) {
-      const SupportRules& rules = support[sites[i]->part];
-      keys[i] = KeyBuilder().add(obstaclesKey).add(keyOfRules(rules)).add(sites[i]->part).add(keyOfSite(*sites[i]))
+      const SupportRules& rules = build->rules[sites[i]->rules].support;
+      keys[i] = KeyBuilder().add(obstaclesKey).add(keyOfRules(rules)).add(keyOfSite(*sites[i]))
                     .add(keyOfBarred(barred, *sites[i], columnSpread(rules))).key();
       const auto found = pipeline.columns_.find(keys[i]);
       build->columns[i] = found != pipeline.columns_.end()
@@ -177,13 +284,24 @@ struct Pipeline::Run {
     while (pipeline.parts_.size() < project.parts.size()) pipeline.parts_.push_back(std::make_unique<PartCache>());
     pipeline.parts_.resize(project.parts.size());
     build->parts.resize(project.parts.size());
-    for (std::size_t p = 0; p < project.parts.size(); ++p) support.push_back(supportRules(settingsOf(project, p)));
+    collectRules();
+    for (auto& [key, looked] : pipeline.looked_)  // of meshes that are gone only what is small is kept
+      if (std::none_of(project.parts.begin(), project.parts.end(), [&, k = key](const PartPtr& part) { return part->mesh->key == k; })) {
+        looked.tree.reset();
+        looked.neighbours.reset();
+      }
     progress.report(0, running);
     for (std::size_t p = 0; p < project.parts.size(); ++p) {
       cutPart(p);
       if (build->parts[p].plan.count() > build->plan.count()) build->plan = build->parts[p].plan;
     }
     stage("finding overhangs", 0.15);
+    for (std::size_t p = 0; p < project.parts.size(); ++p) findSitesOf(p);
+    if (sitesKnown) {
+      SitesOfParts sites;
+      for (const PartBuild& part : build->parts) sites.push_back(part.sites);
+      sitesKnown(sites);
+    }
     for (std::size_t p = 0; p < project.parts.size(); ++p) findDemandOf(p);
     stage("keeping clear", 0.25);
     buildColumns();
@@ -193,7 +311,8 @@ struct Pipeline::Run {
     layPaths();
     stage("counting", 0.98);
     build->tally = tallyOf(build->print, build->support->pieces.size(), motionRules(project.settings));
-    build->findings = findProblems(project, *build, support);
+    build->prices = pricesOf(*build);
+    build->findings = findProblems(project, *build);
     stage("done", 1);
     return build;
   }
@@ -202,6 +321,8 @@ struct Pipeline::Run {
 Pipeline::Pipeline() = default;
 Pipeline::~Pipeline() = default;
 
-BuildPtr Pipeline::run(const Project& project, const Progress& progress) { return Run{*this, project, progress}.all(); }
+BuildPtr Pipeline::run(const Project& project, const Progress& progress, const std::function<void(const SitesOfParts&)>& sitesKnown) {
+  return Run{*this, project, progress, sitesKnown}.all();
+}
 
 }  // namespace trellis

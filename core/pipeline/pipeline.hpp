@@ -35,8 +35,10 @@ class Pipeline {
   Pipeline();
   ~Pipeline();
 
-  // Throws Cancelled when progress is cancelled; values finished until then are kept for the next run.
-  BuildPtr run(const Project& project, const Progress& progress);
+  // Throws Cancelled when progress is cancelled; values finished until then are kept for the next run. sitesKnown,
+  // if given, is told of the sites of all parts long before the rest is done.
+  using SitesOfParts = std::vector<std::shared_ptr<const Sites>>;
+  BuildPtr run(const Project& project, const Progress& progress, const std::function<void(const SitesOfParts&)>& sitesKnown = {});
 
  private:
   struct PartCache;
@@ -50,6 +52,8 @@ class Pipeline {
   struct Looked {
     std::shared_ptr<const MeshFigures> figures;
     std::shared_ptr<const MeshHealth> health;
+    NeighboursPtr neighbours;
+    MeshTreePtr tree;
   };
   std::unordered_map<std::uint64_t, Looked> looked_;  // by mesh
 };

@@ -5,6 +5,14 @@
 
 namespace trellis {
 
+namespace {
+
+Pattern patternNamed(const std::string& name) {
+  return name == "crossed" ? Pattern::crossed : name == "zigzag" ? Pattern::zigzag : name == "concentric" ? Pattern::concentric : Pattern::lines;
+}
+
+}  // namespace
+
 LayerRules layerRules(const Settings& settings) {
   return {settings.number("layer.height"), settings.number("layer.first")};
 }
@@ -19,7 +27,16 @@ SupportRules supportRules(const Settings& settings) {
   rules.gapAbove = settings.number("support.gap.above");
   rules.gapBelow = settings.number("support.gap.below");
   rules.gapBeside = settings.number("support.gap.beside");
+  rules.gapHold = settings.number("support.gap.hold");
+  rules.tieSpacing = settings.number("support.hold.tie_spacing");
+  rules.bridgeLimit = settings.number("support.bridge_limit");
   rules.interfaceLayers = settings.whole("support.interface.upper.layers");
+  rules.lowerLayers = settings.whole("support.interface.lower.layers");
+  rules.gradedLayers = settings.whole("support.graded.layers");
+  rules.footLayers = settings.whole("support.foot.layers");
+  rules.footSpread = settings.number("support.foot.spread");
+  rules.outline = settings.text("support.normal.outline") == "squared" ? Outline::squared : Outline::close;
+  rules.columnSize = settings.number("support.normal.column");
   rules.lineWidth = settings.number("line.width");
   rules.thickest = 0.8 * settings.number("nozzle.width");
   return rules;
@@ -31,8 +48,11 @@ PartRules partRules(const Settings& settings) {
 }
 
 SupportPathRules supportPathRules(const Settings& settings) {
-  return {settings.number("line.width"), settings.number("support.body.spacing"), settings.whole("support.body.walls"),
-          settings.number("support.interface.upper.spacing")};
+  const double width = settings.number("line.width");
+  return {width, settings.number("support.body.spacing"), settings.whole("support.body.walls"), settings.number("support.interface.upper.spacing"),
+          settings.number("support.interface.lower.spacing"), spacingOf(width, settings.number("support.graded.density") / 100),
+          patternNamed(settings.text("support.body.pattern")), patternNamed(settings.text("support.interface.upper.pattern")),
+          patternNamed(settings.text("support.interface.lower.pattern")), settings.number("layer.height")};
 }
 
 MotionRules motionRules(const Settings& settings) {

@@ -3,9 +3,8 @@
 #pragma once
 
 #include "core/marks/carry.hpp"
+#include "core/plate/decisions.hpp"
 #include "core/plate/placement.hpp"
-#include "core/settings/settings.hpp"
-
 
 namespace trellis {
 
@@ -14,6 +13,10 @@ struct Part {
   MeshPtr mesh;
   Placement placement;
   MarksPtr marks = std::make_shared<const Marks>();
+  MarksPtr clean = std::make_shared<const Marks>();  // faces to be kept free of any contact, marked block
+  std::vector<Zone> zones = {};
+  std::vector<Prop> props = {};
+  std::vector<SiteDecision> sites = {};
   Overrides settings = {};  // where this part differs from the plate
   std::vector<LostMarks> lostMarks = {};  // what the last replacement of its mesh could not keep
 };

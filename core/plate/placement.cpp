@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/plate/placement.hpp"
 
+#include "core/base/hash.hpp"
+
 #include <algorithm>
 #include <cmath>
 
@@ -26,6 +28,12 @@ Eigen::Matrix3d turnAbout(int axis, double degrees) {
 }
 
 }  // namespace
+
+std::uint64_t keyOfPlacement(const Placement& placement) {
+  KeyBuilder key;
+  for (const Vec3& v : {placement.position, placement.turn, placement.scale}) key.add(v.x()).add(v.y()).add(v.z());
+  return key.key();
+}
 
 Eigen::Matrix3d turnOf(const Vec3& degrees) {
   return turnAbout(2, degrees.z()) * turnAbout(1, degrees.y()) * turnAbout(0, degrees.x());

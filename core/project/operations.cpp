@@ -3,6 +3,8 @@
 
 #include "core/plate/arrange.hpp"
 #include "core/plate/settle.hpp"
+#include "core/project/decide.hpp"
+#include "core/settings/words.hpp"
 
 #include <fmt/format.h>
 
@@ -12,18 +14,6 @@
 namespace trellis {
 
 namespace {
-
-const Part& partAt(const Project& project, std::size_t part) {
-  if (part >= project.parts.size())
-    throw Error(fmt::format("There is no part {}; the project has {}. Parts are counted from 0.", part, project.parts.size()));
-  return *project.parts[part];
-}
-
-ProjectPtr withPart(const Project& project, std::size_t index, Part part) {
-  auto result = std::make_shared<Project>(project);
-  result->parts[index] = std::make_shared<const Part>(std::move(part));
-  return result;
-}
 
 ProjectPtr applyTo(const Project& project, const AddParts& add) {
   auto result = std::make_shared<Project>(project);
@@ -132,23 +122,6 @@ ProjectPtr applyTo(const Project& project, const ReplaceMesh& replace) {
   return withPart(project, replace.part, withMesh(partAt(project, replace.part), replace.mesh, Progress()));
 }
 
-ProjectPtr applyTo(const Project& project, const MarkWithBall& mark) {
-  Part part = partAt(project, mark.part);
-  if (mark.stroke.path.empty()) throw Error("A stroke needs at least one point.");
-  if (!(mark.stroke.radius >= 0.1 && mark.stroke.radius <= 200))
-    throw Error(fmt::format("A brush radius cannot be {:g} mm. It can be 0.1 to 200 mm.", mark.stroke.radius));
-  MarkFilter filter;
-  if (mark.keepToOverhangs) filter.freeLean = settingsOf(project, mark.part).number("support.free_lean");
-  part.marks = paint(*treeOf(part.mesh), transformOf(part.placement, *part.mesh), *part.marks, mark.stroke, mark.mark, filter);
-  return withPart(project, mark.part, std::move(part));
-}
-
-ProjectPtr applyTo(const Project& project, const ClearMarks& clear) {
-  Part part = partAt(project, clear.part);
-  part.marks = clear.only ? part.marks->without(*clear.only) : std::make_shared<const Marks>();
-  return withPart(project, clear.part, std::move(part));
-}
-
 // A part's own settings are those that the table lets a part have.
 Part partForSetting(const Project& project, std::size_t index, const std::string& key) {
   if (!settingRow(key).perPart) throw Error(fmt::format("{} holds for the whole plate; a part cannot have its own.", key));
@@ -179,8 +152,6 @@ ProjectPtr applyTo(const Project& project, const ResetSetting& reset) {
   return result;
 }
 
-const char* nameOf(Mark mark) { return mark == Mark::enforce ? "enforce" : mark == Mark::block ? "block" : "clear"; }
-
 std::string lowered(std::string text) {
   if (!text.empty()) text[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(text[0])));
   return text;
@@ -199,14 +170,11 @@ std::string named(const PlacePart& place) {
   if (place.lift && *place.lift != 0) return "lift";
   return place.turn ? "turn" : place.position ? "move" : "drop to plate";
 }
-std::string named(const MarkWithBall& mark) { return std::string(nameOf(mark.mark)) + " stroke"; }
-std::string named(const ClearMarks& clear) {
-  return clear.only ? std::string("clear ") + nameOf(*clear.only) + " marks" : "clear all marks";
-}
 std::string named(const ChangeSetting& change) {
   const SettingRow& row = settingRow(change.key);
-  const auto* number = std::get_if<double>(&change.value);
-  return number ? fmt::format("{} {:g} {}", lowered(row.label), *number, row.unit) : lowered(row.label);
+  if (const auto* number = std::get_if<double>(&change.value)) return fmt::format("{} {:g} {}", lowered(row.label), *number, row.unit);
+  if (const auto* yes = std::get_if<bool>(&change.value)) return lowered(row.label) + (*yes ? " on" : " off");
+  return lowered(row.label) + (row.choices.empty() ? "" : ": " + choiceInWords(row.key, std::get<std::string>(change.value)));
 }
 std::string named(const ResetSetting& reset) { return "reset " + lowered(settingRow(reset.key).label); }
 
@@ -216,13 +184,23 @@ std::string nameOf(const Operation& operation) {
   return std::visit([](const auto& what) { return named(what); }, operation);
 }
 
+const Part& partAt(const Project& project, std::size_t part) {
+  if (part >= project.parts.size())
+    throw Error(fmt::format("There is no part {}; the project has {}. Parts are counted from 0.", part, project.parts.size()));
+  return *project.parts[part];
+}
+
+ProjectPtr withPart(const Project& project, std::size_t index, Part part) {
+  auto result = std::make_shared<Project>(project);
+  result->parts[index] = std::make_shared<const Part>(std::move(part));
+  return result;
+}
+
 Part withMesh(const Part& part, const MeshPtr& mesh, const Progress& progress) {
   Part result = part;
   const Affine before = transformOf(part.placement, *part.mesh);
-  Carried carried = carryMarks(part.mesh, *part.marks, mesh, progress);
+  carryDecisions(part, mesh, result, progress);
   result.mesh = mesh;
-  result.marks = std::move(carried.marks);
-  result.lostMarks = std::move(carried.lost);
   result.placement.position = before * Vec3(mesh->bounds.center());
   if (result.placement.rests) result.placement = droppedTo(result.placement, *mesh, 0);
   return result;

@@ -52,15 +52,66 @@ struct ReplaceMesh {
   std::size_t part = 0;
   MeshPtr mesh;
 };
-struct MarkWithBall {
+struct LayMark {
   std::size_t part = 0;
   Mark mark = Mark::enforce;  // none clears
-  BallStroke stroke;
-  bool keepToOverhangs = false;  // only where the lean exceeds the project's free lean
+  Stroke stroke;
+  PaintRules rules = {};
+  std::optional<Plane> twin = {};  // plate coordinates: the stroke is laid on the other side too
+  bool findTwin = false;           // across the plane the part is most nearly symmetrical about
 };
-struct ClearMarks {
+enum class Clearing { marks, enforce, block, clean, zones, props, sites };
+struct ClearDecisions {
   std::size_t part = 0;
-  std::optional<Mark> only;  // one kind, or all
+  Clearing what = Clearing::marks;
+};
+// Keeps the face at a place free of any contact, or no longer.
+struct KeepFaceClean {
+  std::size_t part = 0;
+  FaceStroke face;
+  bool clean = true;
+};
+struct AddZone {
+  std::size_t part = 0;
+  Zone zone;            // its place is taken from the figures
+  ZoneFigures figures;  // plate coordinates
+};
+// What is not given stays as it is.
+struct ChangeZone {
+  std::size_t part = 0, zone = 0;
+  std::optional<ZoneFigures> figures = {};
+  std::optional<ZoneAs> as = {};
+  std::optional<double> lean = {};
+  std::optional<Overrides> settings = {};
+};
+struct CopyZone {
+  std::size_t part = 0, zone = 0;
+};
+struct RemoveZone {
+  std::size_t part = 0, zone = 0;
+};
+struct AddProp {
+  std::size_t part = 0;
+  Vec3 at = Vec3::Zero();  // plate coordinates, on the surface
+  double width = 3;        // mm
+  Overrides settings = {};
+};
+struct ChangeProp {
+  std::size_t part = 0, prop = 0;
+  std::optional<Vec3> at = {};
+  std::optional<double> width = {};
+  std::optional<Overrides> settings = {};
+};
+struct RemoveProp {
+  std::size_t part = 0, prop = 0;
+};
+// For the site at a place, plate coordinates. What is not given stays as it is; as proposed and without settings
+// nothing is kept.
+struct DecideSite {
+  std::size_t part = 0;
+  Vec3 at = Vec3::Zero();
+  std::optional<Choice> choice = {};
+  std::optional<Overrides> settings = {};
 };
 struct ChangeSetting {
   std::string key;
@@ -73,7 +124,8 @@ struct ResetSetting {
 };
 
 using Operation = std::variant<AddParts, RemovePart, CopyPart, MirrorPart, ArrangeParts, PlacePart, LayFaceDown, MendPart,
-                               ReplaceMesh, MarkWithBall, ClearMarks, ChangeSetting, ResetSetting>;
+                               ReplaceMesh, LayMark, ClearDecisions, KeepFaceClean, AddZone, ChangeZone, CopyZone, RemoveZone, AddProp,
+                               ChangeProp, RemoveProp, DecideSite, ChangeSetting, ResetSetting>;
 
 // As the Edit menu names it: "enforce stroke", "gap above 0.22 mm".
 std::string nameOf(const Operation& operation);
@@ -88,7 +140,7 @@ Part withMesh(const Part& part, const MeshPtr& mesh, const Progress& progress);
 // From the command line's JSON, see docs/formats/operations.md. Throws Error naming what is wrong.
 // settings say how large the plate is that parts are added to.
 Operation operationFrom(const nlohmann::json& json, const Settings& settings = {});
-// A whole list performed in order; the error says which entry.
-ProjectPtr performedAll(const Project& project, const nlohmann::json& list);
+// Whether a site, zone or prop may have a setting of its own: gaps, interface and density.
+bool isLocal(std::string_view key);
 
 }  // namespace trellis

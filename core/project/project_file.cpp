@@ -8,6 +8,8 @@
 
 #include <fmt/format.h>
 
+#include <algorithm>
+#include <array>
 #include <iterator>
 #include <set>
 
@@ -132,12 +134,98 @@ void readOverrides(Overrides& overrides, const Json& values, bool lenient, const
     }
 }
 
+// Words for enumerators, in their order.
+constexpr std::array<const char*, 5> lostNames{"enforce", "block", "clean", "prop", "site"};
+constexpr std::array<const char*, 3> zoneNames{"enforce", "block", "keep_clear"};
+constexpr std::array<const char*, 5> shapeNames{"box", "cylinder", "ball", "slab", "mesh"};
+constexpr std::array<const char*, 3> choiceNames{"proposed", "enforce", "block"};
+constexpr double farthest = 1e5;  // mm; coordinates beyond are damage
+
+template <typename T, std::size_t n>
+T numbered(const Json& word, const std::array<const char*, n>& names) {
+  const auto found = std::find(names.begin(), names.end(), word.get<std::string>());
+  if (found == names.end()) throw Error("it says \"" + word.get<std::string>() + "\" where that means nothing.");
+  return static_cast<T>(found - names.begin());
+}
+
+MeshPtr meshIn(const std::string& entry, const ArchiveReader& archive, std::map<std::string, MeshPtr>& meshes, const std::string& name) {
+  MeshPtr& mesh = meshes[entry];
+  if (!mesh) mesh = unpackMesh(archive.read(entry), name + " (" + entry + ")");
+  return mesh;
+}
+
+Affine transformFrom(const Json& json) {
+  Affine t = Affine::Identity();
+  for (int column = 0; column < 4; ++column)
+    for (int row = 0; row < 3; ++row) t.matrix()(row, column) = json.at(static_cast<std::size_t>(column * 3 + row)).get<double>();
+  const bool fits = t.matrix().allFinite() && t.matrix().cwiseAbs().maxCoeff() < farthest && std::abs(t.linear().determinant()) > 1e-12;
+  if (!fits) throw Error("a zone in it has no room.");
+  return t;
+}
+
+Vec3 placeFrom(const Json& json) {
+  const Vec3 at = vectorFrom(json);
+  if (!at.allFinite() || at.cwiseAbs().maxCoeff() > farthest) throw Error("a decision in it lies nowhere.");
+  return at;
+}
+
+void readDecisions(Part& part, const Json& json, const ArchiveReader& archive, std::map<std::string, MeshPtr>& meshes, const std::string& name, bool lenient) {
+  const auto list = [&](const char* key) { return json.contains(key) ? json.at(key) : Json::array(); };
+  try {
+    for (const Json& saved : list("zones")) {
+      Zone zone{numbered<ZoneAs>(saved.at("as"), zoneNames), numbered<ZoneShape>(saved.at("shape"), shapeNames), transformFrom(saved.at("to_mesh")), {}, saved.at("lean").get<double>(), {}};
+      if (zone.shape == ZoneShape::mesh) zone.solid = meshIn(saved.at("solid").get<std::string>(), archive, meshes, name);
+      readOverrides(zone.settings, saved.value("settings", Json::object()), lenient, name);
+      part.zones.push_back(std::move(zone));
+    }
+    for (const Json& saved : list("props")) {
+      part.props.push_back({placeFrom(saved.at("at")), saved.at("width").get<double>(), {}});
+      if (!(part.props.back().width > 0 && part.props.back().width < 1000)) throw Error("a prop in it has no width.");
+      readOverrides(part.props.back().settings, saved.value("settings", Json::object()), lenient, name);
+    }
+    for (const Json& saved : list("sites")) {
+      part.sites.push_back({placeFrom(saved.at("at")), numbered<Choice>(saved.at("choice"), choiceNames), {}});
+      readOverrides(part.sites.back().settings, saved.value("settings", Json::object()), lenient, name);
+    }
+  } catch (const Error& error) {
+    throw Error(name + " is damaged: " + error.what());
+  }
+}
+
+Json settingsJson(const Overrides& settings) {
+  Json json = Json::object();
+  for (const auto& [key, value] : settings) json[key] = trellis::toJson(value);
+  return json;
+}
+
+// Solids of zones go into attachments of their own, so that no other program prints them.
+void writeDecisions(Json& json, const Part& part, std::size_t p, std::vector<std::pair<std::string, std::string>>& attachments) {
+  for (std::size_t z = 0; z < part.zones.size(); ++z) {
+    const Zone& zone = part.zones[z];
+    Json saved{{"as", zoneNames[static_cast<std::size_t>(zone.as)]}, {"shape", shapeNames[static_cast<std::size_t>(zone.shape)]}, {"lean", zone.lean}};
+    for (int column = 0; column < 4; ++column)
+      for (int row = 0; row < 3; ++row) saved["to_mesh"].push_back(zone.toMesh.matrix()(row, column));
+    if (zone.solid) {
+      attachments.emplace_back(fmt::format("Trellis/zone-{}-{}.bin", p, z), packMesh(*zone.solid));
+      saved["solid"] = attachments.back().first;
+    }
+    if (!zone.settings.empty()) saved["settings"] = settingsJson(zone.settings);
+    json["zones"].push_back(std::move(saved));
+  }
+  for (const Prop& prop : part.props) {
+    json["props"].push_back({{"at", toJson(prop.at)}, {"width", prop.width}});
+    if (!prop.settings.empty()) json["props"].back()["settings"] = settingsJson(prop.settings);
+  }
+  for (const SiteDecision& site : part.sites) {
+    json["sites"].push_back({{"at", toJson(site.at)}, {"choice", choiceNames[static_cast<std::size_t>(site.choice)]}});
+    if (!site.settings.empty()) json["sites"].back()["settings"] = settingsJson(site.settings);
+  }
+}
+
 Part readPart(const Json& json, const ArchiveReader& archive, std::map<std::string, MeshPtr>& meshes, const std::string& name, bool lenient) {
   Part part;
   part.name = json.at("name").get<std::string>();
-  const auto meshEntry = json.at("mesh").get<std::string>();
-  MeshPtr& mesh = meshes[meshEntry];
-  if (!mesh) mesh = unpackMesh(archive.read(meshEntry), name + " (" + meshEntry + ")");
+  const MeshPtr mesh = meshIn(json.at("mesh").get<std::string>(), archive, meshes, name);
   part.mesh = mesh;
   part.placement = {vectorFrom(json.at("position")), vectorFrom(json.at("turn")), vectorFrom(json.at("scale")), json.value("rests", true)};
   if (!part.placement.position.allFinite() || !part.placement.turn.allFinite() || (part.placement.scale.array() == 0).any())
@@ -145,11 +233,13 @@ Part readPart(const Json& json, const ArchiveReader& archive, std::map<std::stri
   if (json.contains("settings")) readOverrides(part.settings, json["settings"], lenient, name);
   if (json.contains("lost_marks"))
     for (const Json& lost : json["lost_marks"])
-      part.lostMarks.push_back({lost.at("as") == "block" ? Mark::block : Mark::enforce, lost.at("area_mm2").get<double>(), vectorFrom(lost.at("at"))});
-  if (json.contains("marks")) {
-    const auto marksEntry = json.at("marks").get<std::string>();
-    part.marks = unpackMarks(archive.read(marksEntry), mesh->facets.size(), name + " (" + marksEntry + ")");
+      part.lostMarks.push_back({numbered<LostKind>(lost.at("as"), lostNames), lost.at("area_mm2").get<double>(), vectorFrom(lost.at("at"))});
+  for (const auto& [key, into] : {std::pair("marks", &part.marks), {"clean", &part.clean}}) {
+    if (!json.contains(key)) continue;
+    const auto entry = json.at(key).get<std::string>();
+    *into = unpackMarks(archive.read(entry), mesh->facets.size(), name + " (" + entry + ")");
   }
+  readDecisions(part, json, archive, meshes, name, lenient);
   return part;
 }
 
@@ -199,11 +289,13 @@ std::string packProject(const Project& project) {
               {"turn", toJson(part.placement.turn)}, {"scale", toJson(part.placement.scale)}, {"rests", part.placement.rests}};
     for (const auto& [key, value] : part.settings) json["settings"][key] = toJson(value);
     for (const LostMarks& lost : part.lostMarks)
-      json["lost_marks"].push_back({{"as", lost.kind == Mark::enforce ? "enforce" : "block"}, {"area_mm2", lost.area}, {"at", toJson(lost.at)}});
-    if (!part.marks->empty()) {
-      attachments.emplace_back(fmt::format("Trellis/marks-{}.bin", p), packMarks(*part.marks));
-      json["marks"] = attachments.back().first;
+      json["lost_marks"].push_back({{"as", lostNames[static_cast<std::size_t>(lost.kind)]}, {"area_mm2", lost.area}, {"at", toJson(lost.at)}});
+    for (const auto& [key, marks] : {std::pair("marks", part.marks.get()), {"clean", part.clean.get()}}) {
+      if (marks->empty()) continue;
+      attachments.emplace_back(fmt::format("Trellis/{}-{}.bin", key, p), packMarks(*marks));
+      json[key] = attachments.back().first;
     }
+    writeDecisions(json, part, p, attachments);
     decisions["parts"].push_back(std::move(json));
   }
   attachments.emplace_back(decisionsEntry, decisions.dump(1, ' ', false, Json::error_handler_t::replace));

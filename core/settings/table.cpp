@@ -39,6 +39,9 @@ void addLayers(std::vector<SettingRow>& rows) {
   rows.push_back(number("infill.density", "Infill", "%", 0, 100, 15,
                         "How much of the inside is filled. More is stiffer; less curls less."));
   rows.push_back(whole("skirt.loops", "Skirt loops", 0, 10, 1, "Lines drawn round everything first, to prime the nozzle."));
+  rows.push_back(number("brim.width", "Brim", "mm", 0, 40, 0, "Lines on the plate around the part that hold its rim down. Wider holds better and has to be cut off."));
+  rows.push_back(number("brim.gap", "Brim gap", "mm", 0, 2, 0.1, "Daylight between brim and part. 0 holds firmest; a tenth tears off by hand."));
+  rows.push_back(choice("brim.side", "Brim on", {"outside", "inside", "both"}, "outside", "Around the outlines, in their holes, or both."));
   rows.push_back(number("skirt.distance", "Skirt distance", "mm", 1, 30, 5, "Daylight between the skirt and the print."));
 }
 
@@ -53,6 +56,8 @@ void addSupport(std::vector<SettingRow>& rows) {
   rows.push_back(number("support.free_lean", "Free lean", "°", 0, 89, 45,
                         "The greatest lean from vertical that prints without help. Higher asks for less support and "
                         "trusts the machine more."));
+  rows.push_back(number("support.bridge_limit", "Bridge limit", "mm", 0, 100, 10,
+                        "The longest span between two walls that prints without help. Longer trusts the fan more; 0 supports every bridge."));
   rows.push_back(number("support.gap.above", "Gap above", "mm", 0, 2, 0.2,
                         "Daylight between the support and the part over it, kept exactly. Wider comes off more easily "
                         "and leaves a rougher underside; about one layer is usual."));
@@ -60,11 +65,34 @@ void addSupport(std::vector<SettingRow>& rows) {
                         "Daylight between a support and the part it stands on. Wider leaves a fainter scar and a weaker foot."));
   rows.push_back(number("support.gap.beside", "Gap beside", "mm", 0, 5, 0.5,
                         "Daylight between a support and every wall it passes. Narrower reaches farther into corners and may stick."));
+  rows.push_back(number("support.gap.hold", "Hold gap", "mm", 0, 2, 0.1,
+                        "Daylight between a wall and the column that steadies it, over the height you marked. 0 touches."));
+  rows.push_back(number("support.hold.tie_spacing", "Tie spacing", "mm", 0.2, 50, 3,
+                        "Height from one tie to the next: single lines that reach from a hold to the wall. Closer holds firmer and leaves more scars."));
+  rows.push_back(choice("support.normal.outline", "Outline", {"close", "squared"}, "close",
+                        "Close follows the shadow of what hangs; squared builds square columns, which are sturdier and reach past it."));
+  rows.push_back(number("support.normal.column", "Column size", "mm", 0.8, 12, 4,
+                        "Of squared outlines. About 1 mm reaches into crevices, 2 to 4 mm is usual, more is for bulk."));
   rows.push_back(whole("support.interface.upper.layers", "Interface layers", 0, 10, 3,
                        "Denser layers right under the part. Two or three give an even face; none saves a little filament."));
   rows.push_back(number("support.interface.upper.spacing", "Interface spacing", "mm", 0, 5, 0.45,
                         "Daylight between the interface's lines; 0 is solid. Wider comes off more easily, and shows "
                         "what is left to scrape off; narrower carries a smoother face."));
+  rows.push_back(choice("support.interface.upper.pattern", "Upper lines", {"lines", "crossed", "concentric"}, "lines",
+                        "Lines peel off along one direction; crossed lines are firmer and carry fine detail; concentric follows the outline."));
+  rows.push_back(whole("support.interface.lower.layers", "Lower interface", 0, 10, 0,
+                       "Denser layers where a support stands on the part: an even seat that comes off in one, for a little filament."));
+  rows.push_back(number("support.interface.lower.spacing", "Lower spacing", "mm", 0, 5, 0.9,
+                        "Daylight between the lower interface's lines. Usually wider than above."));
+  rows.push_back(choice("support.interface.lower.pattern", "Lower lines", {"lines", "crossed", "concentric"}, "lines",
+                        "As for the interface under the part."));
+  rows.push_back(choice("support.body.pattern", "Body lines", {"lines", "crossed", "zigzag", "concentric"}, "lines",
+                        "Lines are quick; crossed lines carry fine detail; one zigzag pulls out as a ribbon; concentric follows the outline."));
+  rows.push_back(whole("support.graded.layers", "Graded layers", 0, 20, 0,
+                       "Layers of in-between density under the interface, so that it does not sag over a sparse body."));
+  rows.push_back(number("support.graded.density", "Graded density", "%", 5, 100, 65, "How full the graded layers are. About two thirds is usual."));
+  rows.push_back(whole("support.foot.layers", "Foot layers", 0, 20, 0, "Lowest layers that spread out on the plate, so that slender supports stay down."));
+  rows.push_back(number("support.foot.spread", "Foot spread", "mm", 0, 10, 1, "How far the lowest layer of a foot reaches past the support."));
   rows.push_back(number("support.body.spacing", "Body spacing", "mm", 0, 10, 2.2,
                         "Daylight between the lines of the support's body. 2 to 2.5 mm is usual; over 3 mm the "
                         "interface sags between them."));
@@ -77,7 +105,10 @@ void addFeatures(std::vector<SettingRow>& rows) {
   const Row features[] = {{"part.wall.outer", "outer walls", 40, 100},   {"part.wall.inner", "inner walls", 60, 100},
                           {"part.skin", "skins", 60, 100},               {"part.infill", "infill", 80, 80},
                           {"part.bridge", "bridges", 25, 100},           {"support.body", "support bodies", 70, 80},
-                          {"support.interface.upper", "upper interfaces", 40, 100}, {"skirt", "the skirt", 40, 0}};
+                          {"support.interface.upper", "upper interfaces", 40, 100}, {"support.interface.lower", "lower interfaces", 40, 100},
+                          {"support.graded", "graded layers", 60, 80},   {"support.hold", "holds", 40, 80},
+                          {"support.foot", "feet of supports", 40, 50},  {"brim", "the brim", 40, 0},
+                          {"skirt", "the skirt", 40, 0}};
   for (const Row& row : features)
     rows.push_back(number(std::string("speed.") + row.feature, std::string("Speed of ") + row.label, "mm/s", 1, 500, row.speed,
                           "Slower is neater and sticks better."));

@@ -5,17 +5,28 @@
 #include "core/support/demand.hpp"
 #include "core/support/obstacles.hpp"
 
+#include <array>
+
 namespace trellis {
 
 // A horizontal slab of support under one site.
 struct ColumnSlab {
   double bottom = 0, top = 0;  // mm
-  Polygons body;       // load-bearing bulk
-  Polygons interface;  // of the upper interface
+  Polygons body;        // load-bearing bulk
+  Polygons interface;   // of the upper interface
+  Polygons graded = {}; // body of in-between density, right under the interface
+  Polygons lower = {};  // interface over the part it stands on
+  Polygons foot = {};   // the spread-out lowest layers on the plate
+  Polygons ties = {};   // of a hold, as open lines
 };
 
+// Which use each of a slab's areas is; where slabs meet, the later wins.
+enum class RegionKind : std::uint8_t { body, graded, foot, interfaceLower, interfaceUpper };
+inline constexpr std::array<Polygons ColumnSlab::*, 5> areasOfKind{&ColumnSlab::body, &ColumnSlab::graded, &ColumnSlab::foot, &ColumnSlab::lower,
+                                                                   &ColumnSlab::interface};
+
 struct Column {
-  std::size_t part = 0;  // of its site
+  std::size_t rules = 0;  // of its site, into Build::rules
   std::vector<ColumnSlab> slabs;  // highest first
   std::vector<double> contactTops;  // heights, mm, at which a slab ends under the part
   double wanted = 0;       // mm² of demand in plan
@@ -29,6 +40,9 @@ struct Column {
 // part's own, so that both are printed at one height; one slab of another thickness lies between.
 std::vector<double> planHeights(const LayerPlan& plan, std::size_t lowest, std::size_t highest,
                                 const SupportRules& rules);
+
+// The same beside a wall: the part's own boundaries from its top layer down.
+std::vector<double> planHoldHeights(const LayerPlan& plan, std::size_t highest, const SupportRules& rules);
 
 // Lets the site's demand down to its footing. Weak on up-facing slopes when the gap below is no
 // multiple of the layer height: landings narrower than half a line are left out there.

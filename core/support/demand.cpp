@@ -3,7 +3,9 @@
 
 #include "core/base/disjoint_sets.hpp"
 #include "core/base/parallel.hpp"
+#include "core/support/hold.hpp"
 
+#include <algorithm>
 #include <map>
 
 namespace trellis {
@@ -13,14 +15,53 @@ namespace {
 constexpr double smallest = 1e-3;  // mm²; less demand than this is rounding
 constexpr double touching = 0.02;  // mm; neighbours in a slope share an outline up to rounding
 
-const Polygons& proposal(const Overhangs& overhangs, Source source, std::size_t layer) {
-  static const Polygons nothing;
-  switch (source) {
-    case Source::overhangs: return overhangs.demand[layer];
-    case Source::floating: return overhangs.floating[layer];
-    case Source::decisions: break;
-  }
-  return nothing;
+void append(Polygons& to, const Polygons& more) { to.insert(to.end(), more.begin(), more.end()); }
+
+// Of a layer's stretches, those of the sites that a question picks.
+template <typename Which>
+Polygons regionsOf(const Asked& asked, std::size_t layer, const Which& which) {
+  Polygons all;
+  if (layer < asked.sites.layers.size())
+    for (const Sites::Stretch& stretch : asked.sites.layers[layer])
+      if (which(stretch.site)) append(all, stretch.region);
+  return all;
+}
+
+Polygons proposal(const Asked& asked, std::size_t layer) {
+  if (asked.source == Source::decisions) return {};
+  if (asked.source == Source::floating) return asked.overhangs.floating[layer];
+  const Polygons bridged = regionsOf(asked, layer, [&](std::size_t s) { return asked.sites.list[s].bridge; });
+  return bridged.empty() ? asked.overhangs.demand[layer] : subtract(asked.overhangs.demand[layer], bridged);
+}
+
+Polygons takenAway(Polygons wanted, const Polygons& region) {
+  return region.empty() || wanted.empty() ? wanted : subtract(wanted, region);
+}
+Polygons added(Polygons wanted, const Polygons& region) {
+  if (region.empty()) return wanted;
+  return wanted.empty() ? unite(region) : unite(wanted, region);
+}
+
+Polygons zoned(const Asked& asked, std::size_t layer, Polygons wanted) {
+  for (const ZoneAs as : {ZoneAs::enforce, ZoneAs::block, ZoneAs::keepClear})  // the later wins
+    for (const ZoneClaim& zone : asked.claims.zones)
+      if (zone.as == as)
+        wanted = as == ZoneAs::enforce ? added(std::move(wanted), zone.demand[layer]) : takenAway(std::move(wanted), zone.within[layer]);
+  return wanted;
+}
+
+// What all decisions together want of a layer, clean faces aside.
+Polygons wantedOf(const Asked& asked, std::size_t i) {
+  Polygons wanted = zoned(asked, i, proposal(asked, i));
+  const auto chosen = [&](Choice choice) {
+    return regionsOf(asked, i, [&](std::size_t s) { return s < asked.claims.sites.size() && asked.claims.sites[s].choice == choice; });
+  };
+  wanted = takenAway(std::move(wanted), chosen(Choice::block));
+  wanted = added(std::move(wanted), chosen(Choice::enforce));
+  for (const PropClaim& prop : asked.claims.props) wanted = added(std::move(wanted), prop.demand[i]);
+  wanted = takenAway(std::move(wanted), asked.marks.blocked[i]);
+  if (!asked.marks.enforced[i].empty()) wanted = unite(wanted, intersect(asked.overhangs.steps[i], asked.marks.enforced[i]));
+  return wanted;
 }
 
 void noteBeyondLean(DemandSite& site, const Overhangs& overhangs) {
@@ -33,21 +74,134 @@ void noteBeyondLean(DemandSite& site, const Overhangs& overhangs) {
   if (any) site.beyondLean = std::move(beyond);
 }
 
+class Divider {
+ public:
+  Divider(const Asked& asked, const SupportRules& rules, const Progress& progress) : asked_(asked), rules_(rules), progress_(progress) {}
+
+  std::vector<DemandSite> all() {
+    rest_ = findDemand(asked_, progress_);
+    for (std::size_t k = 0; k < asked_.claims.props.size(); ++k) buildApart({CauseKind::prop, asked_.part, k}, asked_.claims.props[k]);
+    std::map<std::size_t, std::vector<std::size_t>> ownSites;  // by their settings
+    for (std::size_t s = 0; s < asked_.claims.sites.size(); ++s)
+      if (asked_.claims.sites[s].rules != asked_.part) ownSites[asked_.claims.sites[s].rules].push_back(s);
+    for (const auto& [rules, sites] : ownSites)
+      for (const std::size_t s : sites) {
+        std::vector<Polygons> region(rest_.size());
+        for (std::size_t i = 0; i < region.size(); ++i) region[i] = regionsOf(asked_, i, [&](std::size_t other) { return other == s; });
+        takeOut({CauseKind::site, asked_.part, s}, region, rules, {});
+      }
+    for (std::size_t z = 0; z < asked_.claims.zones.size(); ++z)
+      if (const ZoneClaim& zone = asked_.claims.zones[z]; zone.rules != asked_.part && zone.as == ZoneAs::enforce)
+        takeOut({CauseKind::zone, asked_.part, z}, zone.demand, zone.rules, {});
+    divideRest();
+    addHolds();
+    return std::move(result_);
+  }
+
+ private:
+  void buildApart(const Cause& cause, const PropClaim& prop) {
+    if (prop.walls.empty())
+      takeOut(cause, prop.demand, prop.rules, prop.disc);
+    else
+      addHold(prop.walls, prop.rules, cause);
+  }
+
+  // Demand in a region becomes sites of one cause with settings of their own.
+  void takeOut(const Cause& cause, const std::vector<Polygons>& region, std::size_t rules, const Polygons& stout) {
+    std::vector<Polygons> taken(rest_.size());
+    parallelFor(rest_.size(), progress_, [&](std::size_t i) {
+      if (region[i].empty() || rest_[i].empty()) return;
+      taken[i] = withoutSpecks(intersect(rest_[i], region[i]), smallest);
+      if (!taken[i].empty()) rest_[i] = withoutSpecks(subtract(rest_[i], region[i]), smallest);
+    });
+    for (DemandSite& site : connectDemand(asked_.part, taken, asked_.overhangs, progress_)) {
+      double sum = 0;
+      for (const Polygons& layer : site.layers) sum += area(layer);
+      site.rules = rules;
+      site.stout = stout;
+      site.contacts = {{cause, sum}};
+      result_.push_back(std::move(site));
+    }
+  }
+
+  void divideRest() {
+    std::vector<DemandSite> sites = connectDemand(asked_.part, rest_, asked_.overhangs, progress_);
+    parallelFor(sites.size(), progress_, [&](std::size_t k) {
+      sites[k].rules = asked_.part;
+      findContacts(sites[k]);
+    });
+    std::move(sites.begin(), sites.end(), std::back_inserter(result_));
+  }
+
+  void findContacts(DemandSite& site) const {
+    std::map<Cause, double> sums;
+    for (std::size_t k = 0; k < site.layers.size(); ++k) {
+      const std::size_t i = site.lowest + k;
+      const Polygons& layer = site.layers[k];
+      const double whole = area(layer);
+      double left = whole;
+      const auto add = [&](const Cause& cause, const Polygons& region) {
+        const double shared = region == layer ? whole : area(intersect(layer, region));
+        if (shared > 0) sums[cause] += shared;
+        left -= shared;
+      };
+      for (const Sites::Stretch& stretch : asked_.sites.layers[i])
+        if (left > 1e-6 && boundsOf(stretch.region).intersects(boundsOf(layer))) add({CauseKind::site, asked_.part, stretch.site}, stretch.region);
+      if (left < smallest + 1e-3 * whole) continue;
+      Polygons beyond = subtract(layer, regionsOf(asked_, i, [](std::size_t) { return true; }));
+      for (std::size_t z = 0; z < asked_.claims.zones.size(); ++z) {
+        const Polygons& zone = asked_.claims.zones[z].demand[i];
+        if (zone.empty() || beyond.empty()) continue;
+        sums[{CauseKind::zone, asked_.part, z}] += area(intersect(beyond, zone));
+        beyond = subtract(beyond, zone);
+      }
+      if (const double marked = area(beyond); marked > smallest) sums[{CauseKind::mark, asked_.part, 0}] += marked;
+    }
+    for (const auto& [cause, sum] : sums) site.contacts.push_back({cause, sum});
+  }
+
+  void addHolds() {
+    const bool any = std::any_of(asked_.marks.walls.begin(), asked_.marks.walls.end(), [](const Polygons& lines) { return !lines.empty(); });
+    if (any) addHold(asked_.marks.walls, asked_.part, {CauseKind::hold, asked_.part, 0});
+  }
+
+  void addHold(const std::vector<Polygons>& walls, std::size_t rules, Cause cause) {
+    for (DemandSite& hold : holdsBeside(walls, asked_, rules_, progress_)) {
+      double sum = 0;
+      for (std::size_t k = 0; k < hold.walls.size(); ++k)
+        for (const Polygon& line : hold.walls[k]) sum += (toMm(line.back()) - toMm(line.front())).norm() * asked_.plan.spans[hold.lowest + k].height();
+      hold.rules = rules;
+      hold.contacts = {{cause, sum}};
+      if (cause.kind == CauseKind::hold) ++cause.index;
+      result_.push_back(std::move(hold));
+    }
+  }
+
+  const Asked& asked_;
+  const SupportRules& rules_;
+  const Progress& progress_;
+  std::vector<Polygons> rest_;
+  std::vector<DemandSite> result_;
+};
+
 }  // namespace
 
-std::vector<Polygons> findDemand(const Overhangs& overhangs, const MarkShadows& shadows, Source source,
-                                 const Progress& progress) {
-  std::vector<Polygons> demand(overhangs.steps.size());
-  parallelFor(demand.size(), progress, [&](std::size_t i) {
-    Polygons wanted = subtract(proposal(overhangs, source, i), shadows.blocked[i]);
-    if (!shadows.enforced[i].empty()) wanted = unite(wanted, intersect(overhangs.steps[i], shadows.enforced[i]));
-    demand[i] = withoutSpecks(std::move(wanted), smallest);
-  });
+std::vector<Polygons> findDemand(const Asked& asked, const Progress& progress) {
+  std::vector<Polygons> demand(asked.overhangs.steps.size());
+  parallelFor(demand.size(), progress, [&](std::size_t i) { demand[i] = withoutSpecks(takenAway(wantedOf(asked, i), asked.clean.blocked[i]), smallest); });
   return demand;
 }
 
-std::vector<DemandSite> findSites(std::size_t part, const std::vector<Polygons>& demand, const Overhangs& overhangs,
-                                  const Progress& progress) {
+std::vector<Polygons> keptFree(const Asked& asked, const Progress& progress) {
+  std::vector<Polygons> kept(asked.overhangs.steps.size());
+  parallelFor(kept.size(), progress, [&](std::size_t i) {
+    if (!asked.clean.blocked[i].empty()) kept[i] = withoutSpecks(intersect(wantedOf(asked, i), asked.clean.blocked[i]), smallest);
+  });
+  return kept;
+}
+
+std::vector<DemandSite> connectDemand(std::size_t part, const std::vector<Polygons>& demand, const Overhangs& overhangs,
+                                      const Progress& progress) {
   std::vector<std::vector<Polygons>> pieces(demand.size());
   parallelFor(demand.size(), progress, [&](std::size_t i) { pieces[i] = components(demand[i]); });
   std::vector<std::size_t> first(demand.size() + 1, 0);
@@ -67,15 +221,21 @@ std::vector<DemandSite> findSites(std::size_t part, const std::vector<Polygons>&
   for (std::size_t i = 0; i < demand.size(); ++i)
     for (std::size_t a = 0; a < pieces[i].size(); ++a) {
       DemandSite& site = sites[sets.find(first[i] + a)];
-      if (site.layers.empty()) site = {part, i, {}, {}};
+      if (site.layers.empty()) {
+        site.part = part;
+        site.lowest = i;
+      }
       site.layers.resize(i - site.lowest + 1);
-      Polygons& layer = site.layers.back();
-      layer.insert(layer.end(), pieces[i][a].begin(), pieces[i][a].end());
+      append(site.layers.back(), pieces[i][a]);
     }
   std::vector<DemandSite> result;
   for (auto& [lowest, site] : sites) result.push_back(std::move(site));
   parallelFor(result.size(), progress, [&](std::size_t s) { noteBeyondLean(result[s], overhangs); });
   return result;
+}
+
+std::vector<DemandSite> demandOf(const Asked& asked, const SupportRules& rules, const Progress& progress) {
+  return Divider(asked, rules, progress).all();
 }
 
 }  // namespace trellis

@@ -2,29 +2,67 @@
 // Where support is wanted: the proposal and the maker's decisions, brought together.
 #pragma once
 
-#include "core/assess/finding.hpp"
 #include "core/marks/shadows.hpp"
-#include "core/overhang/overhangs.hpp"
+#include "core/overhang/sites.hpp"
+#include "core/support/claims.hpp"
 #include "core/support/rules.hpp"
 
 namespace trellis {
 
-// One connected region of demand on one part, layer over layer.
+// What a support is there for.
+enum class CauseKind { site, mark, hold, prop, zone };
+struct Cause {
+  CauseKind kind = CauseKind::site;
+  std::size_t part = 0;
+  std::size_t index = 0;  // of the part's sites, props or zones; holds are counted; 0 for marks beyond any site
+  auto operator<=>(const Cause&) const = default;
+};
+struct Contact {
+  Cause cause;
+  double area = 0;  // mm² that are carried for it
+};
+
+// One connected region of demand on one part, layer over layer. A hold's layers are not carried but stand
+// beside a wall.
 struct DemandSite {
   std::size_t part = 0;
   std::size_t lowest = 0;         // layer of layers.front()
   std::vector<Polygons> layers;   // one per layer from lowest on, none empty
-  std::vector<Polygons> beyondLean;  // of each layer, what only a mark asks for; empty if that is nothing
+  std::vector<Polygons> beyondLean;  // of each layer, what only a decision asks for; empty if that is nothing
+  std::size_t rules = 0;          // whose settings it is built by, into Build::rules
+  Polygons stout;                 // what its column fills besides, where nothing is in the way: a prop's width
+  std::vector<Polygons> walls;    // of a hold: the wall of each layer, as in MarkShadows
+  std::vector<Contact> contacts;  // by cause, ascending
   std::size_t highest() const { return lowest + layers.size() - 1; }
+  bool isHold() const { return !walls.empty(); }
 };
 
-// Marks win over the proposal: what is enforced is wanted whatever its lean, what is blocked is not.
-// Demand lies in the steps S_i \ S_{i−1} only, so it never reaches past the surface it carries.
-std::vector<Polygons> findDemand(const Overhangs& overhangs, const MarkShadows& shadows, Source source,
-                                 const Progress& progress);
+// Everything about one part that asks for support or forbids it, layer by layer.
+struct Asked {
+  std::size_t part = 0;
+  const LayerPlan& plan;
+  const Overhangs& overhangs;
+  const Sites& sites;
+  const MarkShadows& marks;
+  const MarkShadows& clean;  // faces to be kept free
+  const Claims& claims;
+  Source source = Source::overhangs;
+};
 
-// Splits a part's demand into sites: pieces of neighbouring layers that touch in plan belong together.
-std::vector<DemandSite> findSites(std::size_t part, const std::vector<Polygons>& demand, const Overhangs& overhangs,
-                                  const Progress& progress);
+// Marks win over props, those over a site's choice, that over zones, those over the proposal; between zones,
+// keep clear wins over block, that over enforce. Clean faces are never touched. Bridges are not proposed.
+// Demand lies in the steps S_i \ S_{i−1} only, so it never reaches past the surface it carries.
+std::vector<Polygons> findDemand(const Asked& asked, const Progress& progress);
+
+// Of the demand, what only a clean face keeps from being carried.
+std::vector<Polygons> keptFree(const Asked& asked, const Progress& progress);
+
+// Splits demand into connected regions: pieces of neighbouring layers that touch in plan belong together.
+std::vector<DemandSite> connectDemand(std::size_t part, const std::vector<Polygons>& demand, const Overhangs& overhangs,
+                                      const Progress& progress);
+
+// A part's whole demand as regions with their causes. What a prop, or a site or zone with settings of its own,
+// speaks for is built apart. part's own settings have the index of the part; those of claims follow theirs.
+std::vector<DemandSite> demandOf(const Asked& asked, const SupportRules& rules, const Progress& progress);
 
 }  // namespace trellis

@@ -15,6 +15,7 @@ struct Obstacles {
   std::vector<Polygons> ledges;    // of each section, what the next one leaves uncovered: up-facing surface
   std::vector<Polygons> walls;     // outlines that count for the gap beside, as open lines
   std::vector<Polygons> besides;   // sections, and everything within the gap beside of walls
+  std::vector<Polygons> forbidden; // zones to be kept clear; empty when there are none
 };
 
 // What one part puts into the way, one entry per layer of its own plan.

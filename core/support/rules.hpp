@@ -6,6 +6,7 @@ namespace trellis {
 
 enum class Source { overhangs, floating, decisions };  // always with the decisions
 enum class Footing { plate, any };
+enum class Outline { close, squared };
 
 struct SupportRules {
   bool on = true;
@@ -15,7 +16,16 @@ struct SupportRules {
   double gapAbove = 0.2;   // mm of daylight, ≥ 0
   double gapBelow = 0.2;   // mm
   double gapBeside = 0.5;  // mm
-  int interfaceLayers = 3;  // 0–10
+  double gapHold = 0.1;    // mm
+  double tieSpacing = 3;   // mm of height
+  double bridgeLimit = 10; // mm
+  int interfaceLayers = 3;  // 0–10, under the part
+  int lowerLayers = 0;      // 0–10, over the part
+  int gradedLayers = 0;     // 0–20, of in-between density under the interface
+  int footLayers = 0;       // 0–20, on the plate
+  double footSpread = 0;    // mm, of the lowest layer; less from layer to layer
+  Outline outline = Outline::close;
+  double columnSize = 4;    // mm, of squared outlines
   double lineWidth = 0.45;  // mm
   double thinnest = 0.05;   // mm, of any support layer
   double thickest = 0.32;   // mm, 0.8 × nozzle width

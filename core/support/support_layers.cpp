@@ -28,7 +28,7 @@ struct Extent {
 Extent extentOf(const Column& column) {
   Extent extent;
   for (const ColumnSlab& slab : column.slabs) {
-    extent.box.extend(boundsOf(slab.body)).extend(boundsOf(slab.interface));
+    for (const auto which : areasOfKind) extent.box.extend(boundsOf(slab.*which));
     extent.top = std::max(extent.top, slab.top);
   }
   return extent;
@@ -51,17 +51,16 @@ std::vector<ColumnSlab> besideOthers(std::size_t self, const Columns& columns, c
     if (!keeps || extents[self].box.isEmpty() || !extents[self].box.intersects(extents[other].box)) continue;
     for (ColumnSlab& slab : slabs)
       forEachBeside(slab, columns[other]->slabs, [&](const ColumnSlab& theirs) {
-        for (const Polygons* kept : {&theirs.body, &theirs.interface}) {
-          slab.body = subtract(slab.body, *kept);
-          slab.interface = subtract(slab.interface, *kept);
-        }
+        for (const auto kept : areasOfKind)
+          for (const auto which : areasOfKind)
+            if (!(theirs.*kept).empty() && !(slab.*which).empty()) slab.*which = subtract(slab.*which, theirs.*kept);
       });
   }
   return slabs;
 }
 
 struct Region {
-  bool interface;
+  RegionKind kind;
   Polygons area;
   Box2 box;
   std::vector<std::size_t> sites;
@@ -86,23 +85,20 @@ std::vector<std::size_t> sitesIn(const Polygons& region, const Draft& draft, Pol
 }
 
 void fillDraft(Draft& draft) {
-  const auto collected = [&](Polygons ColumnSlab::*which) {
+  Polygons taken;  // by uses that win
+  for (std::size_t k = areasOfKind.size(); k-- > 0;) {
+    const auto which = areasOfKind[k];
     Polygons all;
     for (const auto& [site, slab] : draft.slabs) all.insert(all.end(), (slab->*which).begin(), (slab->*which).end());
-    return all;
-  };
-  const Polygons interface = collected(&ColumnSlab::interface);
-  Polygons body = collected(&ColumnSlab::body);
-  if (draft.slabs.size() > 1) body = subtract(body, interface);
-  const auto add = [&](const Polygons& area, Polygons ColumnSlab::*which) {
-    for (Polygons& component : components(withoutSpecks(area, smallest))) {
+    if (all.empty()) continue;
+    if (draft.slabs.size() > 1 && !taken.empty()) all = subtract(all, taken);
+    if (draft.slabs.size() > 1) taken.insert(taken.end(), all.begin(), all.end());
+    for (Polygons& component : components(withoutSpecks(all, smallest))) {
       std::vector<std::size_t> sites = sitesIn(component, draft, which);
       const Box2 box = boundsOf(component);
-      draft.regions.push_back({which == &ColumnSlab::interface, std::move(component), box, std::move(sites)});
+      draft.regions.push_back({static_cast<RegionKind>(k), std::move(component), box, std::move(sites)});
     }
-  };
-  add(body, &ColumnSlab::body);
-  add(interface, &ColumnSlab::interface);
+  }
 }
 
 using Pairs = std::vector<std::pair<std::size_t, std::size_t>>;  // numbers of regions
@@ -204,15 +200,19 @@ SupportLayers assembleSupport(const Columns& columns, const Progress& progress) 
   SupportLayers result;
   std::map<std::size_t, std::size_t> numbers;
   for (std::size_t l = 0; l < drafts.size(); ++l) {
-    SupportLayer layer{drafts[l].bottom, drafts[l].top, {}, 0};
+    SupportLayer layer{drafts[l].bottom, drafts[l].top, {}, {}, 0};
     for (std::size_t r = 0; r < drafts[l].regions.size(); ++r) {
       Region& region = drafts[l].regions[r];
       const auto [entry, fresh] = numbers.try_emplace(sets.find(first[l] + r), result.pieces.size());
       if (fresh) result.pieces.push_back({drafts[l].bottom, drafts[l].top, {}, 0});
       account(result.pieces[entry->second], region, drafts[l], carries(region, drafts[l].top, columns));
-      const std::size_t part = region.sites.empty() ? 0 : columns[region.sites.front()]->part;
-      const std::uint64_t areaKey = KeyBuilder().add(region.interface).add(part).add(keyOf(region.area)).key();
-      layer.regions.push_back({entry->second, region.interface, part, std::move(region.area), areaKey});
+      const std::size_t rules = region.sites.empty() ? 0 : columns[region.sites.front()]->rules;
+      const std::uint64_t areaKey = KeyBuilder().add(region.kind).add(rules).add(keyOf(region.area)).key();
+      for (const auto& [site, slab] : drafts[l].slabs)
+        if (!slab->ties.empty() && std::find(region.sites.begin(), region.sites.end(), site) != region.sites.end() &&
+            contains(region.area, slab->ties.front().back()))
+          layer.ties.push_back({entry->second, columns[site]->rules, slab->ties});
+      layer.regions.push_back({entry->second, region.kind, rules, std::move(region.area), areaKey});
     }
     if (layer.regions.empty()) continue;
     std::stable_sort(layer.regions.begin(), layer.regions.end(),
@@ -220,6 +220,7 @@ SupportLayers assembleSupport(const Columns& columns, const Progress& progress) 
     KeyBuilder key;
     key.add(layer.bottom).add(layer.top);
     for (const PieceRegion& region : layer.regions) key.add(region.piece).add(region.key);
+    for (const TieGroup& ties : layer.ties) key.add(ties.piece).add(keyOf(ties.lines));
     layer.key = key.key();
     result.layers.push_back(std::move(layer));
   }

@@ -9,15 +9,22 @@ namespace trellis {
 // One connected region of one piece within a layer.
 struct PieceRegion {
   std::size_t piece = 0;  // index into SupportLayers::pieces
-  bool interface = false;  // upper interface, else body
-  std::size_t part = 0;    // whose settings it is printed by: that of its first site
+  RegionKind kind = RegionKind::body;
+  std::size_t rules = 0;   // what settings it is printed by, into Build::rules: those of its first site
   Polygons area;
-  std::uint64_t key = 0;   // of area and interface: straight columns have the same in every layer
+  std::uint64_t key = 0;   // of area and kind: straight columns have the same in every layer
+};
+
+// What reaches from a hold to the wall in one layer.
+struct TieGroup {
+  std::size_t piece = 0, rules = 0;
+  Polygons lines;  // open
 };
 
 struct SupportLayer {
   double bottom = 0, top = 0;  // mm
   std::vector<PieceRegion> regions;  // ordered by piece
+  std::vector<TieGroup> ties = {};
   std::uint64_t key = 0;       // of everything above, piece numbers included
 };
 
@@ -34,7 +41,7 @@ struct SupportLayers {
 };
 
 // Where slabs of two columns overlap without being the same layer, the column that ends lower keeps
-// the room: its interface is near. Slabs of the same layer are united, and interface wins over body.
+// the room: its interface is near. Slabs of the same layer are united, and where their uses differ the one that comes later in RegionKind wins.
 // Weak where two sites of different height touch: the higher column stands there with a gap of less
 // than a layer over the lower one's top.
 SupportLayers assembleSupport(const std::vector<std::shared_ptr<const Column>>& columns, const Progress& progress);

@@ -36,9 +36,9 @@ std::vector<Stretch> findStretches(const SupportLayers& layers) {
 }
 
 void addQuad(std::vector<SolidVertex>& out, const Vec3& a, const Vec3& b, const Vec3& c, const Vec3& d, const Vec3& normal,
-             bool interface) {
+             const PieceRegion& region) {
   const auto vertex = [&](const Vec3& p) {
-    return SolidVertex{p.cast<float>(), normal.cast<float>(), static_cast<std::uint8_t>(interface)};
+    return SolidVertex{p.cast<float>(), normal.cast<float>(), region.kind, static_cast<std::uint32_t>(region.rules)};
   };
   for (const Vec3& p : {a, b, c, a, c, d}) out.push_back(vertex(p));
 }
@@ -49,12 +49,12 @@ void addWalls(std::vector<SolidVertex>& out, const Stretch& stretch, const Polyg
       const Vec2 a = toMm(outline[i]), b = toMm(outline[(i + 1) % outline.size()]);
       const Vec2 along = (b - a).normalized();
       addQuad(out, {a.x(), a.y(), stretch.bottom}, {b.x(), b.y(), stretch.bottom}, {b.x(), b.y(), stretch.top},
-              {a.x(), a.y(), stretch.top}, {along.y(), -along.x(), 0}, stretch.region->interface);
+              {a.x(), a.y(), stretch.top}, {along.y(), -along.x(), 0}, *stretch.region);
     }
 }
 
 // Strips along x through the region; uneven rims are hidden by the walls.
-void addLid(std::vector<SolidVertex>& out, const Polygons& lid, double z, bool interface) {
+void addLid(std::vector<SolidVertex>& out, const Polygons& lid, double z, const PieceRegion& region) {
   if (lid.empty()) return;
   const Box2 box = boundsOf(lid);
   for (double y = box.min().y(); y < box.max().y(); y += lidPitch) {
@@ -62,7 +62,7 @@ void addLid(std::vector<SolidVertex>& out, const Polygons& lid, double z, bool i
     for (const Polygons& part : components(intersect(lid, rectangle({Vec2(box.min().x(), y), Vec2(box.max().x(), top)})))) {
       const Box2 strip = boundsOf(part);
       addQuad(out, {strip.min().x(), strip.min().y(), z}, {strip.max().x(), strip.min().y(), z},
-              {strip.max().x(), strip.max().y(), z}, {strip.min().x(), strip.max().y(), z}, {0, 0, 1}, interface);
+              {strip.max().x(), strip.max().y(), z}, {strip.min().x(), strip.max().y(), z}, {0, 0, 1}, region);
     }
   }
 }
@@ -83,11 +83,20 @@ SupportSolid solidOf(const SupportLayers& layers, const Progress& progress) {
     const auto above = standing.find(std::llround(stretch.top * 1e6));
     const Polygons& area = stretch.region->area;
     const Polygons lid = above == standing.end() ? area : subtract(area, above->second);
-    addLid(parts[i], simplified(opened(lid, coarseness), coarseness), stretch.top, stretch.region->interface);
+    addLid(parts[i], simplified(opened(lid, coarseness), coarseness), stretch.top, *stretch.region);
   });
   SupportSolid solid;
   for (const auto& part : parts) solid.vertices.insert(solid.vertices.end(), part.begin(), part.end());
   return solid;
+}
+
+MeshPtr surfaceOf(const SupportSolid& solid) {
+  std::vector<Vec3f> vertices;
+  std::vector<Facet> facets;
+  vertices.reserve(solid.vertices.size());
+  for (const SolidVertex& vertex : solid.vertices) vertices.push_back(vertex.at);
+  for (std::uint32_t v = 0; v + 2 < vertices.size(); v += 3) facets.push_back({v, v + 1, v + 2});
+  return makeMesh(std::move(vertices), std::move(facets));
 }
 
 }  // namespace trellis

@@ -8,7 +8,8 @@ namespace trellis {
 
 struct SolidVertex {
   Vec3f at, normal;
-  std::uint8_t interface = 0;  // 1 for upper interface, 0 for body
+  RegionKind kind = RegionKind::body;
+  std::uint32_t rules = 0;     // as PieceRegion::rules
 };
 
 struct SupportSolid {
@@ -18,5 +19,8 @@ struct SupportSolid {
 // Walls of every region, those that stay the same from layer to layer as one, and lids where nothing
 // stands on a region. Outlines are simplified to 0.08 mm, so it is for the eye only.
 SupportSolid solidOf(const SupportLayers& layers, const Progress& progress);
+
+// As a mesh, three vertices a triangle in the same order, to point at.
+MeshPtr surfaceOf(const SupportSolid& solid);
 
 }  // namespace trellis

@@ -9,17 +9,17 @@
 
 namespace trellis {
 
-enum class Feature : std::uint8_t { wallOuter, wallInner, skin, infill, bridge, supportBody, interfaceUpper, skirt };
+enum class Feature : std::uint8_t { wallOuter, wallInner, skin, infill, bridge, supportBody, graded, interfaceUpper, interfaceLower, hold, foot, skirt, brim };
 
 // Names as in G-code comments, reports and setting keys ("speed.<name>", "fan.<name>").
-inline constexpr std::array<std::string_view, 8> featureNames = {
+inline constexpr std::array<std::string_view, 13> featureNames = {
     "part.wall.outer", "part.wall.inner", "part.skin", "part.infill", "part.bridge",
-    "support.body", "support.interface.upper", "skirt"};
+    "support.body", "support.graded", "support.interface.upper", "support.interface.lower", "support.hold", "support.foot", "skirt", "brim"};
 inline constexpr std::size_t featureCount = featureNames.size();
 
 inline std::string_view nameOf(Feature feature) { return featureNames[static_cast<std::size_t>(feature)]; }
 inline bool isSupport(Feature feature) {
-  return feature == Feature::supportBody || feature == Feature::interfaceUpper;
+  return feature >= Feature::supportBody && feature <= Feature::foot;
 }
 
 // Whose line it is.

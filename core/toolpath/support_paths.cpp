@@ -4,41 +4,99 @@
 #include "core/toolpath/fill.hpp"
 #include "core/toolpath/part_paths.hpp"
 
+#include <algorithm>
+#include <cmath>
+
 namespace trellis {
 
 namespace {
 
-struct Pattern {
+// How one use of a region is filled.
+struct Fill {
   Feature feature;
   int walls;
-  double angle, pitch, width;
+  double angle, spacing;
+  Pattern pattern;
 };
+
+Fill fillOf(RegionKind kind, const SupportPathRules& rules) {
+  switch (kind) {
+    case RegionKind::graded: return {Feature::graded, rules.bodyWalls, bodyAngle, rules.gradedSpacing, Pattern::lines};
+    case RegionKind::foot: return {Feature::foot, std::max(1, rules.bodyWalls), bodyAngle, rules.bodySpacing / 2, Pattern::lines};
+    case RegionKind::interfaceLower: return {Feature::interfaceLower, 1, interfaceAngle, rules.lowerSpacing, rules.lower};
+    case RegionKind::interfaceUpper: return {Feature::interfaceUpper, 1, interfaceAngle, rules.interfaceSpacing, rules.upper};
+    case RegionKind::body: break;
+  }
+  return {Feature::supportBody, rules.bodyWalls, bodyAngle, rules.bodySpacing, rules.body};
+}
+
+// Lines in their order become one path where the end of one lies beside the beginning of the next.
+Polygons joinedEnds(const Polygons& lines, const Polygons& room, double pitch) {
+  Polygons chains;
+  const Polygons within = grow(room, 0.02);
+  for (const Polygon& line : lines) {
+    const auto next = std::find_if(chains.rbegin(), chains.rend(), [&](const Polygon& chain) {
+      const Vec2 end = toMm(chain.back()), begin = toMm(line.front());
+      return (begin - end).norm() < 3 * pitch && contains(within, toPoint((begin + end) / 2));
+    });
+    if (next == chains.rend())
+      chains.push_back(line);
+    else
+      next->insert(next->end(), line.begin(), line.end());
+  }
+  return chains;
+}
+
+std::vector<Path> concentric(Polygons room, const Fill& fill, double width, double pitch) {
+  std::vector<Path> paths;
+  for (; !room.empty(); room = grow(room, -pitch))
+    for (const Polygon& loop : room) paths.push_back({fill.feature, width, true, loop});
+  return paths;
+}
 
 }  // namespace
 
-Stages regionPaths(const Polygons& area, bool interface, const SupportPathRules& rules) {
+int crossingOf(double top, const SupportPathRules& rules) { return static_cast<int>(std::llround(top / rules.layerHeight) % 2); }
+
+Stages regionPaths(const PieceRegion& region, double top, const SupportPathRules& rules) {
   const double w = rules.lineWidth;
-  const Pattern pattern = interface ? Pattern{Feature::interfaceUpper, 1, interfaceAngle, w + rules.interfaceSpacing, w}
-                                    : Pattern{Feature::supportBody, rules.bodyWalls, bodyAngle, w + rules.bodySpacing, w};
-  Walls walls = wallsOf(area, pattern.walls, pattern.width, pattern.feature, pattern.feature);
+  const Fill fill = fillOf(region.kind, rules);
+  const double pitch = w + fill.spacing;
+  Walls walls = wallsOf(region.area, fill.walls, w, fill.feature, fill.feature);
   Stages stages = std::move(walls.loops);
   stages.push_back(std::move(walls.thin));
   // Without walls the lines' round ends touch the outline; with them they bond into the innermost wall.
-  const Polygons room = grow(walls.inside, -pattern.width * (pattern.walls > 0 ? 0.35 : 0.5));
-  Polygons lines = fillLines(room, pattern.angle, pattern.pitch);
-  if (pattern.walls == 0)
-    for (Polygon& line : linesThroughMissed(room, lines, pattern.angle)) lines.push_back(std::move(line));
+  const Polygons room = grow(walls.inside, -w * (fill.walls > 0 ? 0.35 : 0.5));
   std::vector<Path>& paths = stages.emplace_back();
-  for (Polygon& line : lines) paths.push_back({pattern.feature, pattern.width, false, std::move(line)});
+  if (fill.pattern == Pattern::concentric) {
+    paths = concentric(fill.walls > 0 ? grow(walls.inside, -fill.spacing - w / 2) : room, fill, w, pitch);
+    return stages;
+  }
+  const double angle = fill.angle + (fill.pattern == Pattern::crossed ? 90 * crossingOf(top, rules) : 0);
+  Polygons lines = fillLines(room, angle, pitch);
+  if (fill.walls == 0)
+    for (Polygon& line : linesThroughMissed(room, lines, angle)) lines.push_back(std::move(line));
+  if (fill.pattern == Pattern::zigzag) lines = joinedEnds(lines, room, pitch);
+  for (Polygon& line : lines) paths.push_back({fill.feature, w, false, std::move(line)});
   return stages;
 }
 
-std::vector<PathGroup> supportGroups(const SupportLayer& layer, const std::vector<const Stages*>& paths) {
+std::vector<PathGroup> supportGroups(const SupportLayer& layer, const std::vector<const Stages*>& paths, const std::vector<double>& tieWidths) {
   std::vector<PathGroup> groups;
-  for (std::size_t r = 0; r < layer.regions.size(); ++r) {
-    const Owner owner{Owner::piece, layer.regions[r].piece};
+  const auto groupOf = [&](std::size_t piece) -> PathGroup& {
+    const Owner owner{Owner::piece, piece};
     if (groups.empty() || groups.back().owner != owner) groups.push_back({owner, {}});
-    groups.back().stages.insert(groups.back().stages.end(), paths[r]->begin(), paths[r]->end());
+    return groups.back();
+  };
+  for (std::size_t r = 0; r < layer.regions.size(); ++r) {
+    PathGroup& group = groupOf(layer.regions[r].piece);
+    group.stages.insert(group.stages.end(), paths[r]->begin(), paths[r]->end());
+    if (r + 1 < layer.regions.size() && layer.regions[r + 1].piece == layer.regions[r].piece) continue;
+    for (std::size_t t = 0; t < layer.ties.size(); ++t) {
+      if (layer.ties[t].piece != layer.regions[r].piece) continue;
+      std::vector<Path>& stage = group.stages.emplace_back();
+      for (const Polygon& line : layer.ties[t].lines) stage.push_back({Feature::hold, tieWidths[t], false, line});
+    }
   }
   return groups;
 }

@@ -7,23 +7,38 @@
 
 namespace trellis {
 
+enum class Pattern { lines, crossed, zigzag, concentric };
+
 struct SupportPathRules {
   double lineWidth = 0.45;         // mm
   double bodySpacing = 2.2;        // mm of daylight between body lines
   int bodyWalls = 1;               // lines around the body
   double interfaceSpacing = 0.45;  // mm of daylight between interface lines
+  double lowerSpacing = 0.9;       // of the lower interface
+  double gradedSpacing = 0.24;     // of graded layers
+  Pattern body = Pattern::lines, upper = Pattern::lines, lower = Pattern::lines;
+  double layerHeight = 0.2;        // mm; crossed lines turn from one layer to the next
 };
+
+// The daylight between lines of width w that fill a share of 0–1 of the area, and the share for a daylight:
+// density = w / (w + spacing).
+inline double spacingOf(double lineWidth, double density) { return lineWidth / density - lineWidth; }
+inline double densityOf(double lineWidth, double spacing) { return lineWidth / (lineWidth + spacing); }
 
 using Stages = std::vector<std::vector<Path>>;  // as in PathGroup
 
-// The lines of one region. Body lines run at 45° in every layer, so that they stand on one another;
+// The lines of one region in a layer with this top. Body lines run at 45° in every layer, so that they stand on one another;
 // interface lines at 135°, across the body below and across the part's first skin above. An interface has
 // one line around it, which keeps its border covered whatever the spacing. What is too thin for a loop
 // gets a single line.
-Stages regionPaths(const Polygons& area, bool interface, const SupportPathRules& rules);
+Stages regionPaths(const PieceRegion& region, double top, const SupportPathRules& rules);
 
-// One group per piece of a layer; paths are those of the layer's regions, in their order.
-std::vector<PathGroup> supportGroups(const SupportLayer& layer, const std::vector<const Stages*>& paths);
+// Which way crossed lines run in a layer: 0 or 1, one after the other.
+int crossingOf(double top, const SupportPathRules& rules);
+
+// One group per piece of a layer, its ties last; paths are those of the layer's regions and tieWidths, mm, those
+// of its ties, in their order.
+std::vector<PathGroup> supportGroups(const SupportLayer& layer, const std::vector<const Stages*>& paths, const std::vector<double>& tieWidths);
 
 inline constexpr double bodyAngle = 45, interfaceAngle = 135;
 

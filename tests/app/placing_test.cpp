@@ -41,7 +41,7 @@ TEST_F(PlacingTest, LayAFaceDownShowsAGhostAndKeepsItOnAClick) {
   window.scene().fitAll();
   const ProjectPtr before = window.session().project();
   press("layDown");
-  EXPECT_EQ(window.session().hand(), Hand::settle);
+  EXPECT_TRUE(window.session().isSettling());
   const QPoint side = pixelOf(bounds().center() + Vec3(0, -10, 5));
   const QImage bare = window.scene().grabFramebuffer();
   dragTo(side, Qt::NoButton);
@@ -50,7 +50,7 @@ TEST_F(PlacingTest, LayAFaceDownShowsAGhostAndKeepsItOnAClick) {
   QTest::mouseClick(&window.scene(), Qt::LeftButton, {}, side);
   EXPECT_NEAR(bounds().sizes().z(), 20, 1e-6);
   EXPECT_NEAR(bounds().min().z(), 0, 1e-6);
-  EXPECT_EQ(window.session().hand(), Hand::pick);
+  EXPECT_FALSE(window.session().isSettling());
   undo();
   EXPECT_EQ(window.session().project(), before);
 }
@@ -206,8 +206,8 @@ TEST_F(PlacingTest, TurningsAreTriedByAClickAndKeptByASecond) {
 
 TEST_F(PlacingTest, AReplacedMeshKeepsItsMarksAndListsTheRest) {
   open(together({box({0, 0, 10}, {20, 20, 14}), box({8, 8, 0}, {12, 12, 10})}));
-  MarkWithBall mark;
-  mark.stroke = {{bounds().min() + Vec3(3, 3, 10)}, 2};
+  LayMark mark;
+  mark.stroke = BallStroke{{bounds().min() + Vec3(3, 3, 10)}, 2};
   window.session().perform(mark);
   const double marked = markedArea(*part().mesh, Affine::Identity(), *part().marks, Mark::enforce);
   ASSERT_GT(marked, 10);

@@ -49,7 +49,7 @@ TEST_F(WindowTest, FromAnStlThroughAPaintedStrokeToGcode) {
 // Amber appears where the stroke went, and the picture is the same after undo and redo.
 TEST_F(WindowTest, TheMarkAppearsWhereTheStrokeWent) {
   open(table(40, 15, 3));
-  window.session().setBrush({true, Mark::enforce, 4, false});
+  window.session().setBrush({.tool = Tool::ball, .radius = 4});
   lookFromBelow();
   const QPoint pixel = pixelOf({112, 112, 15});
   const auto isAmber = [&](const QPoint& at) {
@@ -74,7 +74,7 @@ TEST_F(WindowTest, TheMarkAppearsWhereTheStrokeWent) {
 
 TEST_F(WindowTest, SeveralStrokesAreSeveralStepsAndTheRightButtonChangesNothing) {
   open(table(40, 15, 3));
-  window.session().setBrush({true, Mark::enforce, 2, false});
+  window.session().setBrush({.tool = Tool::ball, .radius = 2});
   lookFromBelow();
   const ProjectPtr before = window.session().project();
   QTest::mousePress(&window.scene(), Qt::RightButton, {}, pixelOf({112, 100, 15}));
@@ -95,11 +95,11 @@ TEST_F(WindowTest, KeysChooseWhatIsLaid) {
   window.scene().setFocus();
   QTest::keyClick(&window.scene(), Qt::Key_B);
   EXPECT_EQ(window.session().brush().mark, Mark::block);
-  EXPECT_TRUE(window.session().brush().active);
+  EXPECT_EQ(window.session().brush().tool, Tool::ball);
   QTest::keyClick(&window.scene(), Qt::Key_X);
   EXPECT_EQ(window.session().brush().mark, Mark::enforce);
   QTest::keyClick(&window.scene(), Qt::Key_0);
-  EXPECT_FALSE(window.session().brush().active);
+  EXPECT_EQ(window.session().brush().tool, Tool::pick);
   const double radius = window.session().brush().radius;
   QTest::keyClick(&window.scene(), Qt::Key_BracketRight);
   EXPECT_GT(window.session().brush().radius, radius);
@@ -158,8 +158,8 @@ TEST_F(WindowTest, DroppingAFileOpensItAndSavingKeepsTheMarks) {
   QDropEvent drop(QPointF(400, 300), Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
   QApplication::sendEvent(&window, &drop);
   settled();
-  MarkWithBall mark;
-  mark.stroke = {{{112, 105, 15}}, 3};
+  LayMark mark;
+  mark.stroke = BallStroke{{{112, 105, 15}}, 3};
   window.session().perform(mark);
   const QString path = QString::fromStdString(folder / "kept.3mf");
   ASSERT_TRUE(window.saveTo(path));

@@ -12,7 +12,7 @@ namespace trellis::test {
 namespace {
 
 MarksPtr dab(const MeshPtr& mesh, const Vec3& at, double radius, Mark mark, const Marks& before = {}) {
-  return paint(*treeOf(mesh), Affine::Identity(), before, {{at}, radius}, mark, {});
+  return paint({mesh, treeOf(mesh)}, before, BallStroke{{at}, radius}, mark, {});
 }
 
 double marked(const MeshPtr& mesh, const MarksPtr& marks, Mark kind = Mark::enforce) { return markedArea(*mesh, Affine::Identity(), *marks, kind); }
@@ -44,7 +44,7 @@ TEST(CarryMarks, FollowASurfaceThatMovedALittleAndListTheRest) {
   ASSERT_FALSE(carried.lost.empty());
   double lost = 0;
   for (const LostMarks& place : carried.lost) {
-    EXPECT_EQ(place.kind, Mark::block);
+    EXPECT_EQ(place.kind, LostKind::block);
     EXPECT_NEAR(place.at.z(), 5, 1e-6);
     lost += place.area;
   }

@@ -81,8 +81,13 @@ struct Steps {
     shadows.enforced.resize(2);
     shadows.blocked.resize(2);
     shadows.barred.resize(2);
+    clean.blocked.resize(2);
   }
-  double wanted(Source source) const { return sum(findDemand(overhangs, shadows, source, Progress())); }
+  double wanted(Source source) const {
+    return sum(findDemand({0, planLayers(0.4, {}), overhangs, nowhere, shadows, clean, {}, source}, Progress()));
+  }
+  Sites nowhere;
+  MarkShadows clean;
 };
 
 TEST(FindDemand, FollowsItsSource) {
@@ -102,13 +107,13 @@ TEST(FindDemand, MarksWinAndStayWithinTheStep) {
   EXPECT_NEAR(steps.wanted(Source::floating), 8, 0.05);
 }
 
-TEST(FindSites, JoinWhatTouchesFromLayerToLayer) {
+TEST(ConnectDemand, JoinsWhatTouchesFromLayerToLayer) {
   Overhangs overhangs;
   overhangs.demand = {{}, {}, {}, {}};
   const Polygons left = rectangle({Vec2(0, 0), Vec2(5, 5)}), right = rectangle({Vec2(20, 0), Vec2(25, 5)});
   const Polygons beside = rectangle({Vec2(5, 0), Vec2(8, 5)});
   const std::vector<Polygons> demand{{}, unite(left, right), beside, right};
-  const auto sites = findSites(3, demand, overhangs, Progress());
+  const auto sites = connectDemand(3, demand, overhangs, Progress());
   ASSERT_EQ(sites.size(), 3u);  // the right one skips a layer, and so begins anew
   for (const DemandSite& site : sites) EXPECT_EQ(site.part, 3u);
   EXPECT_EQ(sites[0].lowest, 1u);

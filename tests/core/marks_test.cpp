@@ -9,16 +9,14 @@
 namespace trellis::test {
 namespace {
 
-const MarkFilter everything;
-
 double distanceToSegment(const Vec3& p, const Vec3& a, const Vec3& b) {
   const double t = std::clamp((p - a).dot(b - a) / std::max(1e-12, (b - a).squaredNorm()), 0.0, 1.0);
   return (p - a - t * (b - a)).norm();
 }
 
 MarksPtr strokeOn(const MeshPtr& mesh, const Marks& before, const std::vector<Vec3>& path, double radius, Mark mark,
-                  const MarkFilter& filter = everything) {
-  return paint(*treeOf(mesh), Affine::Identity(), before, {path, radius}, mark, filter);
+                  const PaintRules& rules = {}) {
+  return paint({mesh, treeOf(mesh)}, before, BallStroke{path, radius}, mark, rules);
 }
 
 struct LeafCount {
@@ -92,7 +90,7 @@ TEST(Marks, TheSameStrokeTwiceChangesNothing) {
 
 TEST(Marks, KeepToOverhangsLeavesWallsBare) {
   const MeshPtr cube = box({0, 0, 5}, {20, 20, 25});
-  const MarksPtr marks = strokeOn(cube, Marks(), {{10, 0, 5}}, 4, Mark::enforce, {45});
+  const MarksPtr marks = strokeOn(cube, Marks(), {{10, 0, 5}}, 4, Mark::enforce, {.keepToOverhangs = true});
   EXPECT_GT(markedArea(*cube, Affine::Identity(), *marks, Mark::enforce), 20);  // half a disc of radius 4 is 25.1
   EXPECT_LT(markedArea(*cube, Affine::Identity(), *marks, Mark::enforce), 26);
 }
@@ -100,7 +98,7 @@ TEST(Marks, KeepToOverhangsLeavesWallsBare) {
 TEST(Marks, ABallMarksInPlateMillimetresOnAScaledPart) {
   const MeshPtr square = twoTriangleSquare(20);
   const Affine threefold(Eigen::Scaling(3.0));
-  const MarksPtr marks = paint(*treeOf(square), threefold, Marks(), {{{30, 30, 0}}, 5}, Mark::enforce, everything);
+  const MarksPtr marks = paint({square, treeOf(square), threefold}, Marks(), BallStroke{{{30, 30, 0}}, 5}, Mark::enforce, {});
   EXPECT_NEAR(markedArea(*square, threefold, *marks, Mark::enforce), pi * 25, 0.02 * pi * 25);
 }
 

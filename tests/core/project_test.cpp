@@ -2,6 +2,7 @@
 #include "core/base/archive.hpp"
 #include "core/base/files.hpp"
 #include "core/project/history.hpp"
+#include "core/pipeline/removal.hpp"
 #include "core/project/project_file.hpp"
 #include "tests/shapes.hpp"
 
@@ -25,10 +26,10 @@ std::string refusalOf(const json& operation) {
   return "accepted";
 }
 
-MarkWithBall ballAt(const Vec3& at, double radius, Mark mark = Mark::enforce) {
-  MarkWithBall operation;
+LayMark ballAt(const Vec3& at, double radius, Mark mark = Mark::enforce) {
+  LayMark operation;
   operation.mark = mark;
-  operation.stroke = {{at}, radius};
+  operation.stroke = BallStroke{{at}, radius};
   return operation;
 }
 
@@ -59,7 +60,7 @@ TEST(History, UndoesAndRedoesEveryKindOfStep) {
   std::vector<ProjectPtr> states{first};
   PlacePart move;
   move.position = Vec3(80, 80, 6);
-  const Operation steps[] = {ballAt({52, 52, 10}, 3), move, ChangeSetting{"support.gap.above", 0.24}, ClearMarks{0, Mark::enforce},
+  const Operation steps[] = {ballAt({52, 52, 10}, 3), move, ChangeSetting{"support.gap.above", 0.24}, ClearDecisions{0, Clearing::enforce},
                              ResetSetting{"support.gap.above"}, AddParts{first->parts}, RemovePart{0}};
   for (const Operation& step : steps) {
     history.perform(step);
@@ -129,7 +130,7 @@ TEST(Operations, OfPlacingComeFromAList) {
   const ProjectPtr result = performedAll(*start, json::parse(R"([
     {"do":"copy","part":0}, {"do":"mirror","part":1,"axis":"y"}, {"do":"place","part":1,"size":[20,0,0]},
     {"do":"place","part":0,"lift":2.5}, {"do":"set","part":0,"key":"walls","value":4}, {"do":"arrange","gap":8},
-    {"do":"mend","part":0}])"));
+    {"do":"mend","part":0}])"), Progress());
   ASSERT_EQ(result->parts.size(), 2u);
   EXPECT_LT(result->parts[1]->placement.scale.y(), 0);
   EXPECT_NEAR(result->parts[1]->placement.scale.z(), 2, 1e-9);
@@ -184,6 +185,30 @@ TEST(ProjectFile, ANewerVersionIsReadAndSaysSo) {
   const CliRun run = cli("build " + (folder / "newer.3mf"));
   EXPECT_EQ(run.code, 1);
   EXPECT_THAT(run.text, AllOf(HasSubstr("newer.3mf"), HasSubstr("newer Meek Trellis")));
+}
+
+TEST(ProjectFile, ADecisionThatCannotBeIsASentence) {
+  ProjectPtr project = projectOf(table(30, 10, 2));
+  project = performed(*project, AddZone{0, {}, {{60, 60, 10}, {5, 5, 5}, {0, 0, 0}}});
+  project = performed(*project, AddProp{0, {55, 55, 10}, 3});
+  project = performed(*project, DecideSite{0, {55, 55, 10}, Choice::block});
+  const std::string bytes = packProject(*project);
+  const ArchiveReader archive(bytes, "x");
+  const json decisions = json::parse(archive.read("Trellis/decisions.json"));
+  const auto refusal = [&](const char* pointer, const json& value) -> std::string {
+    json hurt = decisions;
+    hurt["parts"][0][json::json_pointer(pointer)] = value;
+    try {
+      readProject(writeArchive({{"Trellis/decisions.json", hurt.dump()}, {"Trellis/mesh-0.bin", archive.read("Trellis/mesh-0.bin")}}), "hurt.3mf");
+      return "accepted";
+    } catch (const Error& error) {
+      return error.what();
+    }
+  };
+  for (const auto& [pointer, value] : {std::pair<const char*, json>("/zones/0/as", "shun"), {"/zones/0/shape", "cone"}, {"/zones/0/to_mesh/3", 1e300},
+                                       {"/zones/0/to_mesh", json::array({0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0})}, {"/zones/0/to_mesh", json::array({1, 2})},
+                                       {"/props/0/at/1", 1e200}, {"/props/0/width", -3}, {"/sites/0/choice", "maybe"}, {"/sites/0/at", "there"}})
+    EXPECT_THAT(refusal(pointer, value), AllOf(HasSubstr("hurt.3mf"), HasSubstr("damaged"))) << pointer;
 }
 
 TEST(ProjectFile, DamageIsASentenceAndNeverACrash) {

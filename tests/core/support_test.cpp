@@ -13,9 +13,9 @@ using testing::Field;
 auto withCode(const char* code) { return Contains(Field(&Finding::code, std::string(code))); }
 
 ProjectPtr marked(const ProjectPtr& project, const Vec3& at, double radius, Mark mark) {
-  MarkWithBall operation;
+  LayMark operation;
   operation.mark = mark;
-  operation.stroke = {{at}, radius};
+  operation.stroke = BallStroke{{at}, radius};
   return performed(*project, operation);
 }
 
@@ -97,7 +97,6 @@ TEST(Decisions, WithoutEffectAreFindings) {
   const ProjectPtr enforced = marked(project, {60, 60, 15}, 2.5, Mark::enforce);  // the plate is 3 mm thick
   EXPECT_THAT(build(performed(*enforced, ChangeSetting{"support.on", false}))->findings, withCode("supports-off"));
   EXPECT_THAT(build(marked(project, {60, 60, 18}, 2, Mark::enforce))->findings, withCode("enforced-upward"));
-  EXPECT_THAT(build(marked(project, {50, 70, 16.5}, 1.2, Mark::enforce))->findings, withCode("enforced-wall"));
   EXPECT_THAT(build(enforced)->findings, testing::IsEmpty());
 }
 

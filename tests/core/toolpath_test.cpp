@@ -93,10 +93,12 @@ TEST(PartPaths, AThinWallGetsASingleLineOfItsWidth) {
 
 TEST(SupportPaths, LinesKeepTheirSpacingAndCrossTheInterface) {
   const Polygons area = rectangle({Vec2(0, 0), Vec2(30, 30)});
-  const SupportPathRules rules{0.45, 2.2, 1, 0.45};
+  SupportPathRules rules;
+  rules.bodySpacing = 2.2;
+  rules.interfaceSpacing = 0.45;
   const auto offsets = [&](bool interface, double sign) {
     std::vector<double> all;
-    const Stages stages = regionPaths(area, interface, rules);
+    const Stages stages = regionPaths({0, interface ? RegionKind::interfaceUpper : RegionKind::body, 0, area}, 2, rules);
     for (const Path& path : stages.back())
       all.push_back((toMm(path.points[0]).y() - sign * toMm(path.points[0]).x()) / std::sqrt(2.0));
     std::sort(all.begin(), all.end());

@@ -1,19 +1,23 @@
 #version 330 core
-// Kinds: 0 part, 1 enforce, 2 block, 3 support body, 4 upper interface, 5 ghost.
+// Kinds: 0 part, 1 enforce, 2 block, 3 support body, 4 upper interface, 5 ghost, 6 lit, 7 clean face, 8 to 10 zones
+// that enforce, block and keep clear, 11 lower interface.
 in vec3 world;
 in vec3 facing;
 flat in int what;
 uniform vec3 eye;
 uniform vec2 range;       // shown heights, mm
 uniform float freeLean;   // degrees
+uniform vec4 cut;         // normal and height of the plane that hides what lies before it; normal 0: none
 uniform float faded;      // 1 while supports are being rebuilt
-uniform vec3 part, hangingLow, hangingHigh, enforce, block, body, interfaceColour, paper;
+uniform vec3 accent;
+uniform vec3 part, hangingLow, hangingHigh, enforce, block, body, interfaceColour, lowerColour, paper;
 out vec4 colour;
 void main() {
   if (world.z < range.x - 0.001 || world.z > range.y + 0.001) discard;
+  if ((what < 8 || what == 11) && dot(cut.xyz, world) < cut.w) discard;
   vec3 n = normalize(facing);
   vec3 base = part;
-  if (what <= 2 && world.z > 0.001) {  // what lies on the plate hangs over nothing
+  if ((what <= 2 || what == 6) && world.z > 0.001) {  // what lies on the plate hangs over nothing
     float lean = degrees(asin(clamp(-n.z, -1.0, 1.0)));
     if (lean > freeLean) base = mix(hangingLow, hangingHigh, (lean - freeLean) / (90.0 - freeLean));
   }
@@ -28,12 +32,26 @@ void main() {
     base = body;
   } else if (what == 4) {
     base = interfaceColour;
+  } else if (what == 11) {
+    base = lowerColour;
   }
+  if (what == 6) base = mod(pixel.x + pixel.y, 8.0) < 4.0 ? accent : mix(base, accent, 0.45);
+  if (what == 7) base = mod(pixel.y, 7.0) < 1.5 ? part * 0.82 : mix(part, paper, 0.6);
+  if (what == 8) base = enforce;
+  if (what == 9) base = block;
+  if (what == 10) base = part * 0.6;
   vec3 toEye = normalize(eye - world);
-  if (!gl_FrontFacing && what <= 2) base = part * 0.72;  // the inside of a cut part
+  if (!gl_FrontFacing && what <= 2) {  // the inside of a cut part reads as material, hatched
+    colour = vec4(mod(pixel.x - pixel.y, 9.0) < 1.5 ? part * 0.62 : part * 0.8, 1.0);
+    return;
+  }
   vec3 lamp = normalize(vec3(-0.35, -0.5, 0.8));
   float light = 0.62 + 0.26 * abs(dot(n, toEye)) + 0.16 * max(dot(n, lamp), 0.0);
   vec3 lit = base * min(light, 1.05);
-  if (what == 3 || what == 4) lit = mix(lit, paper, 0.55 * faded);
+  if (what == 3 || what == 4 || what == 11) lit = mix(lit, paper, 0.55 * faded);
+  if (what >= 8 && what <= 10) {
+    colour = vec4(lit, mod(pixel.x + pixel.y, 6.0) < 1.5 ? 0.5 : 0.24);
+    return;
+  }
   colour = vec4(what == 5 ? mix(lit, paper, 0.35) : lit, what == 5 ? 0.55 : 1.0);
 }

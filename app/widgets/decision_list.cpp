@@ -1,0 +1,190 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/widgets/decision_list.hpp"
+
+#include "app/widgets/local_editor.hpp"
+#include "app/widgets/tool_icons.hpp"
+#include "core/assess/report.hpp"
+
+#include <QComboBox>
+#include <QDoubleSpinBox>
+#include <QGridLayout>
+#include <QLabel>
+#include <QListWidget>
+#include <QPushButton>
+
+namespace trellis {
+
+DecisionList::DecisionList(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+  auto* column = new QVBoxLayout(this);
+  column->setContentsMargins(0, 0, 0, 0);
+  list_ = new QListWidget;
+  list_->setObjectName("decisions");
+  list_->setFixedHeight(84);
+  list_->setIconSize({28, 20});
+  column->addWidget(list_);
+  column->addWidget(zone_ = zoneFigures());
+  column->addWidget(prop_ = propFigures());
+  price_ = new QLabel;
+  price_->setObjectName("quiet");
+  column->addWidget(price_);
+  local_ = new LocalEditor([this](const Overrides& settings) {
+    const std::size_t p = session_.selection().back();
+    const Chosen chosen = session_.chosen();
+    if (chosen.kind == Chosen::zone) session_.perform(ChangeZone{p, chosen.index, {}, {}, {}, settings});
+    if (chosen.kind == Chosen::prop) session_.perform(ChangeProp{p, chosen.index, {}, {}, settings});
+  });
+  column->addWidget(local_);
+  connect(list_, &QListWidget::currentRowChanged, this, [this](int row) {
+    if (refreshing_ || row < 0 || !part()) return;
+    const std::size_t zones = part()->zones.size(), i = static_cast<std::size_t>(row);
+    session_.choose(i < zones ? Chosen{Chosen::zone, i} : Chosen{Chosen::prop, i - zones});
+  });
+  connect(&session, &Session::projectChanged, this, &DecisionList::refresh);
+  connect(&session, &Session::selectionChanged, this, &DecisionList::refresh);
+  connect(&session, &Session::chosenChanged, this, &DecisionList::refresh);
+  connect(&session, &Session::shownChanged, this, &DecisionList::refreshFigures);
+  refresh();
+}
+
+DecisionList::Triple DecisionList::addTriple(QGridLayout* grid, int row, const QString& name, const QString& unit, double low, double high) {
+  grid->addWidget(new QLabel(name), row, 0);
+  Triple boxes{};
+  for (int axis = 0; axis < 3; ++axis) {
+    auto* box = new QDoubleSpinBox;
+    box->setObjectName("zone" + name + QString("xyz").mid(axis, 1));
+    box->setRange(low, high);
+    box->setDecimals(1);
+    box->setSuffix(unit);
+    box->setButtonSymbols(QAbstractSpinBox::NoButtons);
+    box->setAlignment(Qt::AlignRight);
+    box->setKeyboardTracking(false);
+    box->setMinimumWidth(62);
+    grid->addWidget(box, row, axis + 1);
+    boxes[static_cast<std::size_t>(axis)] = box;
+  }
+  return boxes;
+}
+
+QWidget* DecisionList::zoneFigures() {
+  auto* widget = new QWidget;
+  auto* grid = new QGridLayout(widget);
+  grid->setContentsMargins(0, 0, 0, 0);
+  grid->setHorizontalSpacing(4);
+  centre_ = addTriple(grid, 0, tr("Centre"), tr(" mm"), -10000, 10000);
+  size_ = addTriple(grid, 1, tr("Size"), tr(" mm"), 0.1, 4000);
+  turn_ = addTriple(grid, 2, tr("Turn"), "°", -360, 360);
+  for (const Triple* triple : {&centre_, &size_, &turn_})
+    for (QDoubleSpinBox* box : *triple)
+      connect(box, &QDoubleSpinBox::valueChanged, this, [this] {
+        changeZone([this](ChangeZone& change) {
+          const auto read = [](const Triple& boxes) { return Vec3(boxes[0]->value(), boxes[1]->value(), boxes[2]->value()); };
+          change.figures = ZoneFigures{read(centre_), read(size_), read(turn_)};
+        });
+      });
+  as_ = new QComboBox;
+  as_->addItems({tr("enforces"), tr("blocks"), tr("keeps clear")});
+  grid->addWidget(as_, 3, 0, 1, 2);
+  connect(as_, &QComboBox::activated, this, [this](int i) { changeZone([i](ChangeZone& change) { change.as = static_cast<ZoneAs>(i); }); });
+  lean_ = new QDoubleSpinBox;
+  lean_->setRange(0, 89);
+  lean_->setDecimals(0);
+  lean_->setPrefix(tr("over "));
+  lean_->setSuffix("°");
+  lean_->setKeyboardTracking(false);
+  lean_->setToolTip(tr("An enforcing zone asks for support under what leans more than this."));
+  grid->addWidget(lean_, 3, 2);
+  connect(lean_, &QDoubleSpinBox::valueChanged, this, [this](double value) { changeZone([value](ChangeZone& change) { change.lean = value; }); });
+  auto* copy = new QPushButton(tr("Copy"));
+  copy->setObjectName("copyZone");
+  grid->addWidget(copy, 3, 3);
+  connect(copy, &QPushButton::clicked, this, [this] { session_.perform(CopyZone{session_.selection().back(), session_.chosen().index}); });
+  return widget;
+}
+
+QWidget* DecisionList::propFigures() {
+  auto* widget = new QWidget;
+  auto* line = new QHBoxLayout(widget);
+  line->setContentsMargins(0, 0, 0, 0);
+  line->addWidget(new QLabel(tr("Width")), 1);
+  width_ = new QDoubleSpinBox;
+  width_->setObjectName("chosenPropWidth");
+  width_->setRange(0.8, 20);
+  width_->setDecimals(1);
+  width_->setSuffix(tr(" mm"));
+  width_->setKeyboardTracking(false);
+  line->addWidget(width_);
+  connect(width_, &QDoubleSpinBox::valueChanged, this, [this](double value) {
+    if (!refreshing_) session_.perform(ChangeProp{session_.selection().back(), session_.chosen().index, {}, value});
+  });
+  return widget;
+}
+
+const Part* DecisionList::part() const { return session_.selection().empty() ? nullptr : session_.project()->parts[session_.selection().back()].get(); }
+
+void DecisionList::changeZone(const std::function<void(ChangeZone&)>& how) {
+  if (refreshing_ || session_.chosen().kind != Chosen::zone) return;
+  ChangeZone change{session_.selection().back(), session_.chosen().index};
+  how(change);
+  session_.perform(change);
+}
+
+void DecisionList::refresh() {
+  refreshing_ = true;
+  list_->clear();
+  if (const Part* now = part()) {
+    static const char* shapes[] = {"box", "cylinder", "ball", "slab", "mesh"};
+    for (std::size_t z = 0; z < now->zones.size(); ++z)
+      list_->addItem(new QListWidgetItem(iconOf(now->zones[z].as), tr("zone %1 · %2").arg(z + 1).arg(tr(shapes[static_cast<std::size_t>(now->zones[z].shape)]))));
+    for (std::size_t k = 0; k < now->props.size(); ++k)
+      list_->addItem(new QListWidgetItem(iconOf(Tool::prop), tr("prop %1 · %2 mm").arg(k + 1).arg(now->props[k].width, 0, 'f', 1)));
+    const Chosen chosen = session_.chosen();
+    if (chosen.kind != Chosen::nothing) list_->setCurrentRow(static_cast<int>(chosen.index + (chosen.kind == Chosen::prop ? now->zones.size() : 0)));
+  }
+  refreshing_ = false;
+  refreshFigures();
+}
+
+void DecisionList::refreshFigures() {
+  refreshing_ = true;
+  const Part* now = part();
+  const Chosen chosen = now ? session_.chosen() : Chosen{};
+  list_->setVisible(now && !(now->zones.empty() && now->props.empty()));
+  zone_->setVisible(chosen.kind == Chosen::zone);
+  prop_->setVisible(chosen.kind == Chosen::prop);
+  const bool causes = chosen.kind == Chosen::prop || (chosen.kind == Chosen::zone && now->zones[chosen.index].as == ZoneAs::enforce);
+  local_->setVisible(causes);
+  price_->setVisible(causes || !list_->isVisibleTo(this));
+  price_->setText(tr("None yet."));
+  const Overrides* own = nullptr;
+  if (chosen.kind == Chosen::zone) {
+    const Zone& zone = now->zones[chosen.index];
+    const ZoneFigures figures = figuresOf(zone, transformOf(now->placement, *now->mesh));
+    for (std::size_t axis = 0; axis < 3; ++axis) {
+      const auto k = static_cast<Eigen::Index>(axis);
+      centre_[axis]->setValue(figures.centre[k]);
+      size_[axis]->setValue(figures.size[k]);
+      turn_[axis]->setValue(figures.turn[k]);
+      size_[axis]->setEnabled(zone.shape != ZoneShape::slab || axis == 2);
+    }
+    as_->setCurrentIndex(static_cast<int>(zone.as));
+    lean_->setValue(zone.lean);
+    lean_->setVisible(zone.as == ZoneAs::enforce);
+    own = &zone.settings;
+  } else if (chosen.kind == Chosen::prop) {
+    width_->setValue(now->props[chosen.index].width);
+    own = &now->props[chosen.index].settings;
+  }
+  if (own) {
+    local_->show(own, session_.settingsInHand());
+    const Shown& shown = session_.shown();
+    if (shown.build && !session_.isStale()) {
+      const Price price = priceOf(*shown.build, {chosen.kind == Chosen::zone ? CauseKind::zone : CauseKind::prop, session_.selection().back(), chosen.index});
+      price_->setText(tr("Its own support: %1 g, %2 min").arg(grams(price.use.volume, session_.settings()), 0, 'f', 2).arg(price.use.seconds / 60, 0, 'f', 1));
+    } else {
+      price_->setText(tr("Its own support: …"));
+    }
+  }
+  refreshing_ = false;
+}
+
+}  // namespace trellis

@@ -1,0 +1,47 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Zones and props of the selected part: a list, and the figures of the one that is chosen.
+#pragma once
+
+#include "app/window/session.hpp"
+
+#include <QWidget>
+
+#include <array>
+#include <functional>
+
+class QComboBox;
+class QDoubleSpinBox;
+class QLabel;
+class QListWidget;
+
+namespace trellis {
+
+class LocalEditor;
+
+class DecisionList : public QWidget {
+  Q_OBJECT
+ public:
+  explicit DecisionList(Session& session, QWidget* parent = nullptr);
+
+ private:
+  using Triple = std::array<QDoubleSpinBox*, 3>;
+  Triple addTriple(class QGridLayout* grid, int row, const QString& name, const QString& unit, double low, double high);
+  QWidget* zoneFigures();
+  QWidget* propFigures();
+  const Part* part() const;
+  void changeZone(const std::function<void(ChangeZone&)>& how);
+  void refresh();
+  void refreshFigures();
+
+  Session& session_;
+  QListWidget* list_;
+  QWidget *zone_, *prop_;
+  QComboBox* as_;
+  Triple centre_, size_, turn_;
+  QDoubleSpinBox *lean_, *width_;
+  QLabel* price_;
+  LocalEditor* local_;
+  bool refreshing_ = false;
+};
+
+}  // namespace trellis

@@ -1,0 +1,58 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The sites of all parts as a list that can be sorted and filtered.
+#pragma once
+
+#include "app/window/session.hpp"
+
+#include <QAbstractListModel>
+#include <QSortFilterProxyModel>
+
+namespace trellis {
+
+class SiteModel : public QAbstractListModel {
+  Q_OBJECT
+ public:
+  explicit SiteModel(Session& session, QObject* parent = nullptr);
+
+  struct Row {
+    SiteId id;
+    const Site* site = nullptr;  // held by the session
+    QString partName = {};       // where there are several parts
+    Choice choice = Choice::proposed;
+    bool priced = false;         // figures below are of a build that is current
+    double grams = 0, minutes = 0;
+  };
+  const Row& row(int index) const { return rows_[static_cast<std::size_t>(index)]; }
+  int rowCount(const QModelIndex& parent = {}) const override { return parent.isValid() ? 0 : static_cast<int>(rows_.size()); }
+  QVariant data(const QModelIndex& index, int role) const override;
+
+ private:
+  void refresh();
+
+  Session& session_;
+  std::vector<std::shared_ptr<const Sites>> held_;
+  std::vector<Row> rows_;
+};
+
+enum class SiteOrder { height, area, price, lean };
+enum class SiteFilter { all, starts, bridges, tiny, high, dear };
+
+class SiteProxy : public QSortFilterProxyModel {
+  Q_OBJECT
+ public:
+  using QSortFilterProxyModel::QSortFilterProxyModel;
+  void setOrder(SiteOrder order);
+  void setFilter(SiteFilter filter);
+  const SiteModel::Row& rowAt(const QModelIndex& index) const;
+
+ protected:
+  bool lessThan(const QModelIndex& left, const QModelIndex& right) const override;
+  bool filterAcceptsRow(int source, const QModelIndex& parent) const override;
+
+ private:
+  const SiteModel& sites() const { return *static_cast<const SiteModel*>(sourceModel()); }
+  SiteOrder order_ = SiteOrder::height;
+  SiteFilter filter_ = SiteFilter::all;
+};
+
+}  // namespace trellis

@@ -1,0 +1,54 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Sites: the connected overhanging regions of a placed part.
+#pragma once
+
+#include "core/mesh/neighbours.hpp"
+#include "core/mesh/ray.hpp"
+#include "core/overhang/overhangs.hpp"
+
+namespace trellis {
+
+// Hanging facets connected across shared edges, with the floating starts they contain.
+struct Site {
+  std::vector<std::uint32_t> facets;  // ascending; empty where something starts in the air on surface too steep to hang
+  double area = 0;                    // mm² of surface
+  double low = 0, high = 0;           // mm above the plate
+  double worstLean = 0;               // degrees
+  // mm: over all directions the least of the longest chords of its plan shadow; where some directions end on
+  // part with every chord, over those only.
+  double span = 0;
+  bool bridge = false;     // in some direction every chord ends on part at both ends and is within the limit
+  double openBelow = 0;    // 0–1: the share of it with nothing but the plate straight below
+  std::vector<std::size_t> starts;    // into Overhangs::starts
+  Polygons shadow;         // in plan
+  Vec3 at = Vec3::Zero();  // a place on it
+};
+
+struct Sites {
+  std::vector<Site> list;  // by lowest height, then by place
+  static constexpr std::uint32_t none = Neighbours::none;
+  std::vector<std::uint32_t> ofFacet;  // none where a facet does not hang
+  // Of each layer, which stretches of Overhangs::demand belong to which site.
+  struct Stretch {
+    std::size_t site;
+    Polygons region;
+  };
+  std::vector<std::vector<Stretch>> layers;
+};
+
+struct SiteRules {
+  double freeLean = 45;     // degrees
+  double bridgeLimit = 10;  // mm
+};
+
+// What is known of the mesh before placing; its facets have the same numbers.
+struct Surface {
+  NeighboursPtr neighbours;
+  MeshTreePtr tree;
+  Affine toMesh = Affine::Identity();  // from the plate
+};
+
+Sites findSites(const TriangleMesh& placed, const Surface& surface, const LayerPlan& plan, const std::vector<Polygons>& sections,
+                const Overhangs& overhangs, const SiteRules& rules, const Progress& progress);
+
+}  // namespace trellis

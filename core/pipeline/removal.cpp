@@ -1,0 +1,160 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/pipeline/removal.hpp"
+
+#include "core/pipeline/pipeline.hpp"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+#include <set>
+
+namespace trellis {
+
+namespace {
+
+constexpr double nearby = 0.5;   // mm
+constexpr double overlap = 0.02; // mm a patch reaches over its rim, so that no sliver stays
+
+Polygons squareAround(const Vec3& at, double size) {
+  const Vec2 half(size / 2, size / 2);
+  return rectangle({at.head<2>() - half, at.head<2>() + half});
+}
+
+class Remover {
+ public:
+  explicit Remover(const Build& build) : build_(build) {}
+
+  // Of one demand site, what a piece carries of it, within a plan region if one is given.
+  void block(std::size_t site, std::size_t piece, const Polygons* within) {
+    const DemandSite& demand = *build_.demand[site];
+    Polygons plan;
+    double low = 1e300, high = 0;
+    const Polygons standing = isAlone(site, piece) ? Polygons{} : reachOf(piece);
+    for (std::size_t k = 0; k < demand.layers.size(); ++k) {
+      Polygons layer = demand.layers[k];
+      if (!standing.empty()) layer = intersect(layer, standing);
+      if (within) layer = intersect(layer, *within);
+      if (layer.empty()) continue;
+      plan.insert(plan.end(), layer.begin(), layer.end());
+      const LayerSpan& span = build_.plan.spans[demand.lowest + k];
+      low = std::min(low, span.bottom - span.height());
+      high = std::max(high, span.top);
+    }
+    if (plan.empty()) return;
+    for (const Contact& contact : demand.contacts)
+      if (contact.cause.kind == CauseKind::prop && !within) props_.insert({contact.cause.part, contact.cause.index});
+    if (demand.isHold())
+      clearWall(demand.part, boundsOf(plan), low, high);
+    else
+      operations_.push_back(LayMark{demand.part, Mark::block, PatchStroke{grow(unite(plan), overlap), low, high}});
+  }
+
+  // Props go last and from the back, so that their numbers stay right.
+  std::vector<Operation> take() {
+    for (auto prop = props_.rbegin(); prop != props_.rend(); ++prop) operations_.push_back(RemoveProp{prop->first, prop->second});
+    return std::move(operations_);
+  }
+
+ private:
+  // A hold is there for its mark: clearing that takes it away.
+  void clearWall(std::size_t part, const Box2& box, double low, double high) {
+    LayMark clear{part, Mark::none, BandStroke{low, high}};
+    const auto plane = [](double x, double y, const Vec3& normal) { return Plane{Vec3(x, y, 0) - normal * overlap, normal}; };
+    clear.rules.clip = {plane(box.min().x(), 0, Vec3::UnitX()), plane(box.max().x(), 0, -Vec3::UnitX()), plane(0, box.min().y(), Vec3::UnitY()), plane(0, box.max().y(), -Vec3::UnitY())};
+    operations_.push_back(clear);
+  }
+
+  bool isAlone(std::size_t site, std::size_t piece) const {
+    for (std::size_t p = 0; p < build_.support->pieces.size(); ++p) {
+      const auto& sites = build_.support->pieces[p].sites;
+      if (p != piece && std::binary_search(sites.begin(), sites.end(), site)) return false;
+    }
+    return true;
+  }
+
+  Polygons reachOf(std::size_t piece) const {
+    Polygons all;
+    for (const SupportLayer& layer : build_.support->layers)
+      for (const PieceRegion& region : layer.regions)
+        if (region.piece == piece) all.insert(all.end(), region.area.begin(), region.area.end());
+    return grow(unite(all), build_.rules.front().support.lineWidth / 2);
+  }
+
+  const Build& build_;
+  std::vector<Operation> operations_;
+  std::set<std::pair<std::size_t, std::size_t>> props_;  // part and index
+};
+
+std::size_t pieceOrError(const Build& build, const Vec3& at) {
+  const auto piece = pieceAt(build, at);
+  if (!piece) throw Error(fmt::format("There is no support at {:.1f}, {:.1f}, {:.1f}. Point at a support that is built.", at.x(), at.y(), at.z()));
+  return *piece;
+}
+
+}  // namespace
+
+std::optional<std::size_t> pieceAt(const Build& build, const Vec3& at) {
+  std::optional<std::size_t> nearest;
+  double best = nearby;
+  for (const SupportLayer& layer : build.support->layers) {
+    const double away = std::max({layer.bottom - at.z(), at.z() - layer.top, 0.0});
+    if (away > best) continue;
+    for (const PieceRegion& region : layer.regions) {
+      if (boundsOf(region.area).exteriorDistance(Vec2(at.head<2>())) > best) continue;
+      const bool within = contains(region.area, toPoint(at.x(), at.y()));
+      const bool beside = within || meet(region.area, squareAround(at, 2 * nearby / 3), 0);
+      if (!beside || away + (within ? 0 : nearby / 3) >= best) continue;
+      best = away + (within ? 0 : nearby / 3);
+      nearest = region.piece;
+    }
+  }
+  return nearest;
+}
+
+std::vector<Operation> removing(const Build& build, const Vec3& at, Reach reach) {
+  const std::size_t piece = pieceOrError(build, at);
+  const Polygons column = squareAround(at, columnSize);
+  Remover remover(build);
+  for (const std::size_t site : build.support->pieces[piece].sites) remover.block(site, piece, reach == Reach::column ? &column : nullptr);
+  return remover.take();
+}
+
+std::vector<Operation> keepingOnly(const Build& build, const Vec3& at) {
+  const std::size_t kept = pieceOrError(build, at);
+  const auto& keptSites = build.support->pieces[kept].sites;
+  const std::size_t part = build.demand[keptSites.front()]->part;
+  Remover remover(build);
+  for (std::size_t p = 0; p < build.support->pieces.size(); ++p)
+    if (p != kept)
+      for (const std::size_t site : build.support->pieces[p].sites)
+        if (build.demand[site]->part == part) remover.block(site, p, nullptr);
+  return remover.take();
+}
+
+ProjectPtr performedAll(const Project& project, const nlohmann::json& list, const Progress& progress) {
+  if (!list.is_array()) throw Error("Operations have to be a JSON list.");
+  auto result = std::make_shared<const Project>(project);
+  const auto perform = [&](const Operation& operation) { result = performed(*result, operation); };
+  for (std::size_t i = 0; i < list.size(); ++i) try {
+      if (list[i].is_object() && list[i].value("do", "") == "remove") {
+        const nlohmann::json& at = list[i].at("at");
+        const std::string reach = list[i].value("reach", "piece");
+        if (reach != "column" && reach != "branch" && reach != "piece") throw Error("\"reach\" can be column, branch or piece.");
+        const BuildPtr build = Pipeline().run(*result, progress);
+        const Vec3 place(at.at(0).get<double>(), at.at(1).get<double>(), at.at(2).get<double>());
+        const auto operations = list[i].value("keep", false) ? keepingOnly(*build, place)
+                                                             : removing(*build, place, reach == "piece" ? Reach::piece : Reach::column);
+        for (const Operation& operation : operations) perform(operation);
+      } else {
+        perform(operationFrom(list[i], result->settings));
+      }
+    } catch (const nlohmann::json::exception&) {
+      throw Error(fmt::format("Operation {}: \"at\" has to be three numbers.", i + 1));
+    } catch (const Error& error) {
+      throw Error(fmt::format("Operation {}: {}", i + 1, error.what()));
+    }
+  return result;
+}
+
+}  // namespace trellis

@@ -1,0 +1,27 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Taking away, or keeping alone, what one points at: as ordinary marks.
+#pragma once
+
+#include "core/assess/build.hpp"
+#include "core/project/operations.hpp"
+
+namespace trellis {
+
+enum class Reach { column, piece };  // a column of a few millimetres round the place, or the whole piece
+
+inline constexpr double columnSize = 4;  // mm across; a usual column: common practice
+
+// The piece whose support holds a place or lies within half a millimetre of it, plate coordinates.
+std::optional<std::size_t> pieceAt(const Build& build, const Vec3& at);
+
+// Blocks exactly what the support there carries alone; props and holds that made it are removed or cleared. Throws
+// Error when no support is there.
+std::vector<Operation> removing(const Build& build, const Vec3& at, Reach reach);
+// Blocks everything else that support of the same part carries.
+std::vector<Operation> keepingOnly(const Build& build, const Vec3& at);
+
+// A list of operations performed in order. Where an entry points at support, what stands there is built first. The
+// error says which entry failed.
+ProjectPtr performedAll(const Project& project, const nlohmann::json& list, const Progress& progress);
+
+}  // namespace trellis
