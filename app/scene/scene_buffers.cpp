@@ -252,19 +252,23 @@ std::vector<LineVertex> plateSheet(const Settings& settings) {
 QColor colourOf(Feature feature) {
   const Theme& t = theme();
   switch (feature) {
+    case Feature::wallSteep:
     case Feature::wallOuter: return t.part.darker(135);
     case Feature::wallInner: return t.part;
+    case Feature::skinCarried:
     case Feature::skin: return t.skin;
     case Feature::infill: return t.infill;
     case Feature::bridge: return t.bridge;
     case Feature::supportBody:
     case Feature::foot:
+    case Feature::bed:
     case Feature::hold: return t.body;
     case Feature::graded: return t.body.darker(115);
     case Feature::interfaceLower: return t.interfaceLower;
     case Feature::interfaceUpper: return t.interface;
     case Feature::skirt:
-    case Feature::brim: break;
+    case Feature::brim:
+    case Feature::prime: break;
   }
   return t.quiet;
 }

@@ -75,7 +75,7 @@ void SceneView::describe(const std::optional<Hit>& hit, const std::optional<Supp
   if (support && (!hit || support->distance < (hit->at - camera_.eye()).norm())) {
     const Use& use = shown.build->tally.pieces[support->piece];
     return Q_EMIT pointedAt(tr("piece %1  ·  %2 mm high  ·  %3 g, %4 min  ·  %5").arg(support->piece + 1).arg(support->at.z(), 0, 'f', 2)
-                                .arg(grams(use.volume, session_.settings()), 0, 'f', 2).arg(use.seconds / 60, 0, 'f', 1)
+                                .arg(grams(use, session_.settings()), 0, 'f', 2).arg(use.seconds / 60, 0, 'f', 1)
                                 .arg(QString::fromStdString(whyPiece(*shown.build, support->piece))));
   }
   if (!hit) return Q_EMIT pointedAt(QString());
@@ -90,7 +90,7 @@ void SceneView::describe(const std::optional<Hit>& hit, const std::optional<Supp
     if (const std::string why = whyAt(*session_.project(), *shown.build, hit->part, hit->facet, place); !why.empty()) words += "  ·  " + QString::fromStdString(why);
     if (const auto site = siteUnder(*hit)) {
       const Use use = priceOf(*shown.build, {CauseKind::site, site->part, site->site}).use;
-      if (use.volume > 0) words += tr("  ·  %1 g, %2 min").arg(grams(use.volume, session_.settings()), 0, 'f', 2).arg(use.seconds / 60, 0, 'f', 1);
+      if (use.volume > 0) words += tr("  ·  %1 g, %2 min").arg(grams(use, session_.settings()), 0, 'f', 2).arg(use.seconds / 60, 0, 'f', 1);
     }
   }
   Q_EMIT pointedAt(words);

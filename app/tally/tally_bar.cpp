@@ -19,16 +19,15 @@ namespace trellis {
 namespace {
 
 struct Shares {
-  double part = 0, body = 0, interface = 0, rest = 0;  // mm³
+  Use part, body, interface, rest;
 };
 
 Shares sharesOf(const Tally& tally) {
   Shares shares;
   for (std::size_t i = 0; i < featureCount; ++i) {
     const auto feature = static_cast<Feature>(i);
-    const double volume = tally.features[i].volume;
-    (feature == Feature::interfaceUpper || feature == Feature::interfaceLower ? shares.interface : isSupport(feature) ? shares.body
-     : feature >= Feature::skirt ? shares.rest : shares.part) += volume;
+    (feature == Feature::interfaceUpper || feature == Feature::interfaceLower ? shares.interface : isSupport(feature) || feature == Feature::bed ? shares.body
+     : feature >= Feature::skirt ? shares.rest : shares.part) += tally.features[i];
   }
   return shares;
 }
@@ -46,12 +45,12 @@ class ShareBar : public QWidget {
     QPainter painter(this);
     painter.fillRect(rect(), theme().rule);
     const Shown& shown = session_.shown();
-    if (!shown.build || shown.build->tally.volume() <= 0) return;
+    if (!shown.build || shown.build->tally.whole().volume <= 0) return;
     const Shares shares = sharesOf(shown.build->tally);
-    const double all = shown.build->tally.volume();
+    const double all = shown.build->tally.whole().volume;
     double x = 0;
-    const auto piece = [&](double volume, const QColor& colour, Qt::BrushStyle pattern) {
-      const QRectF box(x, 0, volume / all * width(), height());
+    const auto piece = [&](const Use& use, const QColor& colour, Qt::BrushStyle pattern) {
+      const QRectF box(x, 0, use.volume / all * width(), height());
       painter.fillRect(box, colour);
       if (pattern != Qt::NoBrush) painter.fillRect(box, QBrush(colour.lighter(128), pattern));
       x += box.width();
@@ -160,7 +159,7 @@ void TallyBar::pin() {
   if (pinned_)
     pinned_.reset();
   else if (session_.shown().build)
-    pinned_ = Pinned{session_.shown().build->tally.seconds, grams(session_.shown().build->tally.volume(), session_.settings())};
+    pinned_ = Pinned{session_.shown().build->tally.seconds, grams(session_.shown().build->tally.whole(), session_.settings())};
   refresh();
 }
 
@@ -189,10 +188,10 @@ void TallyBar::refresh() {
   }
   const Settings& settings = shown.project->settings;
   const Tally& tally = shown.build->tally;
-  const double all = grams(tally.volume(), settings), seconds = tally.seconds;
+  const double all = grams(tally.whole(), settings), seconds = tally.seconds;
   QString time = durationWords(seconds), filament;
   const Shares shares = sharesOf(tally);
-  filament = tr("%1 g = part %2 + support %3 + interface %4").arg(all, 0, 'f', 1).arg(grams(shares.part + shares.rest, settings), 0, 'f', 1)
+  filament = tr("%1 g = part %2 + support %3 + interface %4").arg(all, 0, 'f', 1).arg(grams(shares.part, settings) + grams(shares.rest, settings), 0, 'f', 1)
                  .arg(grams(shares.body, settings), 0, 'f', 1).arg(grams(shares.interface, settings), 0, 'f', 1);
   if (pinned_) {
     time += difference(seconds, pinned_->seconds, durationWords(std::abs(seconds - pinned_->seconds)));
@@ -200,7 +199,7 @@ void TallyBar::refresh() {
   }
   time_->setText(time);
   filament_->setText(filament);
-  money_->setText(tr("%1 in filament").arg(money(tally.volume(), settings), 0, 'f', 2));
+  money_->setText(tr("%1 in filament").arg(money(tally.whole(), settings), 0, 'f', 2));
   const std::size_t count = shown.build->findings.size();
   open_->setText(count == 0 ? tr("no findings ▴") : count == 1 ? tr("◆ 1 finding ▴") : tr("◆ %1 findings ▴").arg(count));
   refreshBreakdown();
@@ -210,16 +209,21 @@ void TallyBar::refreshBreakdown() {
   const Shown& shown = session_.shown();
   const Settings& settings = shown.project->settings;
   QString rows = "<table cellspacing='3'>";
-  const auto row = [&](const QString& name, double volume, double seconds) {
+  const auto row = [&](const QString& name, const Use& use) {
     rows += QString("<tr><td>%1&nbsp;&nbsp;</td><td align='right'>&nbsp;%2 g&nbsp;</td><td align='right'>&nbsp;%3</td></tr>")
-                .arg(name).arg(grams(volume, settings), 0, 'f', 2).arg(durationWords(seconds));
+                .arg(name).arg(grams(use, settings), 0, 'f', 2).arg(durationWords(use.seconds));
   };
-  static const char* names[featureCount] = {"outer walls", "inner walls", "skins", "infill", "bridges", "support body", "graded layers", "upper interface", "lower interface", "holds", "feet", "skirt", "brim"};
+  static const char* names[featureCount] = {"outer walls", "inner walls", "walls that lean out", "skins", "skins over support", "infill", "bridges", "support body", "graded layers", "upper interface",
+                                             "lower interface", "holds", "feet", "bed", "skirt", "brim", "prime tower"};
   for (std::size_t i = 0; i < featureCount; ++i) {
     const Use& use = shown.build->tally.features[i];
-    if (use.volume > 0) row(names[i], use.volume, use.seconds);
+    if (use.volume > 0) row(names[i], use);
   }
-  rows += QString("<tr><td>travel</td><td></td><td align='right'>%1</td></tr></table>").arg(durationWords(shown.build->tally.travelSeconds));
+  const Tally& tally = shown.build->tally;
+  const auto timeOnly = [&](const QString& name, double seconds) { rows += QString("<tr><td>%1</td><td></td><td align='right'>%2</td></tr>").arg(name, durationWords(seconds)); };
+  timeOnly(tr("travel"), tally.travelSeconds);
+  if (tally.toolChanges > 0) timeOnly(tr("%1 tool changes").arg(tally.toolChanges), tally.toolSeconds);
+  rows += "</table>";
   breakdown_->setText(rows);
   QString text;
   std::size_t listed = 0;

@@ -179,7 +179,7 @@ void DecisionList::refreshFigures() {
     const Shown& shown = session_.shown();
     if (shown.build && !session_.isStale()) {
       const Price price = priceOf(*shown.build, {chosen.kind == Chosen::zone ? CauseKind::zone : CauseKind::prop, session_.selection().back(), chosen.index});
-      price_->setText(tr("Its own support: %1 g, %2 min").arg(grams(price.use.volume, session_.settings()), 0, 'f', 2).arg(price.use.seconds / 60, 0, 'f', 1));
+      price_->setText(tr("Its own support: %1 g, %2 min").arg(grams(price.use, session_.settings()), 0, 'f', 2).arg(price.use.seconds / 60, 0, 'f', 1));
     } else {
       price_->setText(tr("Its own support: …"));
     }

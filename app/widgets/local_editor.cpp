@@ -38,6 +38,7 @@ LocalEditor::LocalEditor(std::function<void(const Overrides&)> changed, QWidget*
 void LocalEditor::show(const Overrides* own, const Settings& below) {
   refreshing_ = true;
   setEnabled(own != nullptr);
+  own_ = own ? *own : Overrides();
   for (const Line& line : lines_) {
     const auto found = own ? own->find(line.key) : Overrides::const_iterator();
     const bool has = own && found != own->end();
@@ -50,9 +51,10 @@ void LocalEditor::show(const Overrides* own, const Settings& below) {
 
 void LocalEditor::tell() {
   if (refreshing_) return;
-  Overrides settings;
+  Overrides settings = own_;  // what has no line here stays
   for (const Line& line : lines_) {
     line.value->setEnabled(line.own->isChecked());
+    settings.erase(line.key);
     if (line.own->isChecked()) settings.insert_or_assign(line.key, SettingValue(line.value->value()));
   }
   changed_(settings);

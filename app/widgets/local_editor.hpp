@@ -32,6 +32,7 @@ class LocalEditor : public QWidget {
 
   std::function<void(const Overrides&)> changed_;
   std::vector<Line> lines_;
+  Overrides own_;
   bool refreshing_ = false;
 };
 

@@ -32,7 +32,7 @@ void SiteModel::refresh() {
         const Use use = priceOf(*shown.build, {CauseKind::site, p, s}).use;
         row.choice = shown.build->parts[p].claims->sites[s].choice;
         row.priced = true;
-        row.grams = grams(use.volume, shown.project->settings);
+        row.grams = grams(use, shown.project->settings);
         row.minutes = use.seconds / 60;
       }
       rows.push_back(row);

@@ -39,7 +39,7 @@ QString TrialBar::changes() const {
   const bool sameMesh = before_.build && before_.project->parts.size() == shown.project->parts.size() &&
                         before_.project->parts[static_cast<std::size_t>(part)]->mesh == shown.project->parts[static_cast<std::size_t>(part)]->mesh;
   if (sameMesh) {
-    const auto words = [](const Shown& s) { return QString::number(grams(s.build->tally.supportVolume(), s.project->settings), 'f', 1); };
+    const auto words = [](const Shown& s) { return QString::number(grams(s.build->tally.support(), s.project->settings), 'f', 1); };
     return tr("support %1 g, before %2 g").arg(words(shown), words(before_));
   }
   QStringList words;

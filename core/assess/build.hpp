@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/assess/finding.hpp"
+#include "core/assess/pieces.hpp"
 #include "core/gcode/print.hpp"
 #include "core/mesh/health.hpp"
 #include "core/mesh/inspect.hpp"
@@ -46,11 +47,13 @@ struct Price {
 // What is printed, summed up.
 struct Tally {
   double seconds = 0, travelSeconds = 0;
+  int toolChanges = 0;
+  double toolSeconds = 0;  // spent on them, purging aside
   std::array<Use, featureCount> features;
   std::vector<Use> pieces;  // one per piece
 
-  double volume() const;         // mm³
-  double supportVolume() const;  // mm³
+  Use whole() const;    // of everything; its seconds leave out travels and tool changes
+  Use support() const;  // of all pieces
 };
 
 struct Build {
@@ -60,8 +63,11 @@ struct Build {
   std::vector<const DemandSite*> demand;  // of all parts, held by them
   std::vector<std::shared_ptr<const Column>> columns;  // one for each of demand
   std::shared_ptr<const SupportLayers> support;
+  std::vector<PieceFigures> pieces;  // as the support's
   Print print;
   Tally tally;
+  double savedSeconds = 0;  // by bodies from the first filament that would dissolve with the interface
+  bool towerHasRoom = true;
   std::vector<Price> prices;  // by cause; they sum to all support
   Findings findings;
   std::vector<std::pair<std::string, double>> milliseconds;  // per stage, of what was recomputed

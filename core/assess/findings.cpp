@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/assess/findings.hpp"
 
+#include "core/assess/opening.hpp"
+
 #include <fmt/format.h>
 
 #include <algorithm>
@@ -37,6 +39,10 @@ class Finder {
     }
     overlaps();
     columns();
+    pieces();
+    if (!build_.towerHasRoom)
+      found_.push_back({"no-tower-room", Severity::problem, "The prime tower finds no free place on the plate. Move the parts together, or print support from one filament.",
+                        Vec3::Zero(), -1, {ChangeSetting{"support.filament.interface", std::string("first")}}});
     thinFeatures();
     std::stable_sort(found_.begin(), found_.end(), [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
     return std::move(found_);
@@ -218,7 +224,9 @@ class Finder {
 
   void columns() {
     for (std::size_t p = 0; p < build_.parts.size(); ++p) {
-      Lost room, footing;
+      Lost room, footing, steep;
+      const Column* slender = nullptr;
+      Vec3 slenderAt = Vec3::Zero();
       for (std::size_t i = 0; i < build_.columns.size(); ++i) {
         const DemandSite& site = *build_.demand[i];
         if (site.part != p) continue;
@@ -226,7 +234,21 @@ class Finder {
         const Vec3 at(middle.x(), middle.y(), build_.plan.spans[site.lowest].bottom);
         room.add(build_.columns[i]->noRoom, at);
         footing.add(build_.columns[i]->withoutFooting, at);
+        steep.add(build_.columns[i]->tooSteep, at);
+        if (build_.columns[i]->slenderHeight > (slender ? slender->slenderHeight : 0)) {
+          slender = build_.columns[i].get();
+          slenderAt = at;
+        }
       }
+      if (steep.places > 0)
+        add("steep-footing", Severity::note,
+            fmt::format("{} has supports that would stand on slopes too steep to grip, {}; they are left out there. A lower interface holds on better.", name(p), steep.words()),
+            steep.first, p, {setting(p, "support.interface.lower.layers", 2.0)});
+      if (slender)
+        add("slender-support", Severity::warning,
+            fmt::format("{} has a support {:.0f} mm tall and {:.1f} mm across that finds no room to widen, and may fall over. Make it a square column, or carry the place from the side.",
+                        name(p), slender->slenderHeight, slender->slenderWidth),
+            slenderAt, p, {setting(p, "support.normal.outline", std::string("squared"))});
       if (room.places > 0)
         add("no-room", Severity::note,
             fmt::format("{} hangs over {}, with no room for support under the gaps. Narrow the gaps, or leave it to bridge.", name(p), room.words()),
@@ -238,6 +260,28 @@ class Finder {
                         plateOnly ? "Let it stand on the part too (footing: plate and part), or turn the part." : "Narrow the gap beside, or turn the part."),
             footing.first, p, plateOnly ? std::vector<Operation>{setting(p, "support.footing", std::string("any"))} : std::vector<Operation>());
       }
+    }
+  }
+
+  void pieces() {
+    for (std::size_t p = 0; p < build_.parts.size(); ++p) {
+      std::size_t held = 0;
+      double widest = 0;
+      const DemandSite* first = nullptr;
+      for (std::size_t i = 0; i < build_.pieces.size(); ++i) {
+        const DemandSite* site = build_.demand[build_.support->pieces[i].sites.front()];
+        if (site->part != p || build_.pieces[i].grade != Grade::trapped) continue;
+        if (++held == 1) first = site;
+        widest = std::max(widest, build_.pieces[i].opening);
+      }
+      if (!first) continue;
+      const Vec2 middle = boundsOf(first->layers.front()).center();
+      const bool wet = widest >= waterPasses;
+      add("piece-trapped", Severity::warning,
+          fmt::format("{} holds {} piece{} of support that no straight pull gets out. {}", name(p), held, held == 1 ? "" : "s",
+                      wet ? fmt::format("Water reaches {} through {:.1f} mm: print the interface from a filament that dissolves, or block the place.", held == 1 ? "it" : "them", widest)
+                          : "Water does not reach it either: block the place, or turn or open the part."),
+          {middle.x(), middle.y(), build_.plan.spans[first->lowest].bottom}, p);
     }
   }
 

@@ -24,7 +24,7 @@ std::vector<Price> pricesOf(const Build& build) {
     const Use& use = build.tally.pieces[p];
     for (const auto& [cause, area] : shares) {
       const double share = whole > 0 ? area / whole : 1.0 / static_cast<double>(shares.size());
-      prices[cause].use += {use.seconds * share, use.length * share, use.volume * share};
+      prices[cause].use += use * share;
     }
   }
   std::vector<Price> result;

@@ -13,10 +13,10 @@ using Json = nlohmann::json;
 // Six significant digits of a thousandth: figures that two machines agree on, and people can read.
 double tidy(double value) { return std::round(value * 1e4) / 1e4; }
 
-Json useJson(double volume, const Settings& settings) {
+Json useJson(const Use& use, const Settings& settings) {
   const double d = settings.number("filament.diameter");
-  return {{"mm", tidy(volume / (pi * d * d / 4))}, {"mm3", tidy(volume)}, {"g", tidy(grams(volume, settings))},
-          {"cost", tidy(money(volume, settings))}};
+  return {{"mm", tidy(use.volume / (pi * d * d / 4))}, {"mm3", tidy(use.volume)}, {"g", tidy(grams(use, settings))},
+          {"cost", tidy(money(use, settings))}};
 }
 
 Json toJson(const Vec3& v) { return {tidy(v.x()), tidy(v.y()), tidy(v.z())}; }
@@ -45,7 +45,7 @@ Json sitesOf(const Build& build, const Settings& settings) {
       sites.push_back({{"id", s}, {"part", p}, {"at", toJson(site.at)}, {"area_mm2", tidy(site.area)}, {"z_low", tidy(site.low)}, {"z_high", tidy(site.high)},
                        {"worst_lean", tidy(site.worstLean)}, {"span_mm", tidy(site.span)}, {"bridge", site.bridge}, {"open_below", tidy(site.openBelow)},
                        {"floating_starts", site.starts.size()}, {"decision", choices[static_cast<std::size_t>(part.claims->sites[s].choice)]},
-                       {"price", {{"g", tidy(grams(use.volume, settings))}, {"time_s", tidy(use.seconds)}}}});
+                       {"price", {{"g", tidy(grams(use, settings))}, {"time_s", tidy(use.seconds)}}}});
     }
     for (const FloatingStart& start : part.overhangs->starts) starts.push_back({{"at", toJson(start.at)}, {"layer", start.layer}, {"part", p}});
   }
@@ -61,16 +61,25 @@ const char* nameOf(Severity severity) {
   return "problem";
 }
 
-double grams(double volume, const Settings& settings) { return volume / 1000 * settings.number("filament.density"); }
+double grams(const Use& use, const Settings& settings) {
+  return ((use.volume - use.second) * settings.number("filament.density") + use.second * settings.number("filament2.density")) / 1000;
+}
 
-double money(double volume, const Settings& settings) { return grams(volume, settings) / 1000 * settings.number("filament.price"); }
+double money(const Use& use, const Settings& settings) {
+  const double first = (use.volume - use.second) * settings.number("filament.density") * settings.number("filament.price");
+  return (first + use.second * settings.number("filament2.density") * settings.number("filament2.price")) / 1e6;
+}
 
 Json totalsOf(const Build& build, const Settings& settings) {
   Json filament = Json::object();
   for (std::size_t i = 0; i < featureCount; ++i)
-    if (const double volume = build.tally.features[i].volume; volume > 0)
-      filament[std::string(featureNames[i])] = useJson(volume, settings);
-  filament["total"] = useJson(build.tally.volume(), settings);
+    if (const Use& use = build.tally.features[i]; use.volume > 0) filament[std::string(featureNames[i])] = useJson(use, settings);
+  const Use whole = build.tally.whole();
+  filament["total"] = useJson(whole, settings);
+  if (whole.second > 0) {
+    filament["first"] = useJson({0, 0, whole.volume - whole.second, 0}, settings);
+    filament["second"] = useJson({0, 0, whole.second, whole.second}, settings);
+  }
   return {{"time_s", tidy(build.tally.seconds)}, {"layers", build.print.layers.size()}, {"filament", filament}};
 }
 
@@ -80,20 +89,28 @@ Json reportOf(const Build& build, const Settings& settings) {
   for (std::size_t i = 0; i < featureCount; ++i)
     if (build.tally.features[i].seconds > 0) times[std::string(featureNames[i])] = tidy(build.tally.features[i].seconds);
   times["travel"] = tidy(build.tally.travelSeconds);
+  if (build.tally.toolChanges > 0) {
+    times["tool_changes"] = tidy(build.tally.toolSeconds);
+    report["tool_changes"] = build.tally.toolChanges;
+    report["saved_s"] = tidy(build.savedSeconds);
+  }
   report["pieces"] = Json::array();
   for (std::size_t i = 0; i < build.support->pieces.size(); ++i) {
     const Piece& piece = build.support->pieces[i];
+    const PieceFigures& figures = build.pieces[i];
     const Use& use = build.tally.pieces[i];
     report["pieces"].push_back({{"id", i}, {"structure", "normal"}, {"volume_mm3", tidy(use.volume)},
-                                {"g", tidy(grams(use.volume, settings))}, {"time_s", tidy(use.seconds)},
-                                {"contact_above_mm2", tidy(piece.contactAbove)}, {"z_low", tidy(piece.lowest)},
+                                {"g", tidy(grams(use, settings))}, {"cost", tidy(money(use, settings))}, {"time_s", tidy(use.seconds)},
+                                {"contact_above_mm2", tidy(piece.contactAbove)}, {"contact_below_mm2", tidy(figures.contactBelow)},
+                                {"bond_mm2", tidy(figures.bond)}, {"grade", nameOf(figures.grade)}, {"way_out", toJson(figures.freedom.direction)},
+                                {"body_filament", figures.bodyTool == 0 ? "first" : "second"}, {"z_low", tidy(piece.lowest)},
                                 {"z_high", tidy(piece.highest)}, {"sites", piece.sites}});
   }
   report["sites"] = sitesOf(build, settings)["sites"];
   report["prices"] = Json::array();
   for (const Price& price : build.prices)
     report["prices"].push_back({{"cause", nameOf(price.cause.kind)}, {"part", price.cause.part}, {"id", price.cause.index}, {"contact_mm2", tidy(price.contact)},
-                                {"g", tidy(grams(price.use.volume, settings))}, {"time_s", tidy(price.use.seconds)}, {"cost", tidy(money(price.use.volume, settings))}});
+                                {"g", tidy(grams(price.use, settings))}, {"time_s", tidy(price.use.seconds)}, {"cost", tidy(money(price.use, settings))}});
   report["findings"] = Json::array();
   for (const Finding& finding : build.findings)
     report["findings"].push_back({{"code", finding.code}, {"severity", nameOf(finding.severity)}, {"message", finding.message},

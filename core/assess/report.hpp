@@ -22,7 +22,7 @@ const char* nameOf(Severity severity);
 const char* nameOf(CauseKind kind);
 
 // Mass in g of a volume of filament in mm³: ρ·V. Money from it, in the currency of the price.
-double grams(double volume, const Settings& settings);
-double money(double volume, const Settings& settings);
+double grams(const Use& use, const Settings& settings);
+double money(const Use& use, const Settings& settings);
 
 }  // namespace trellis

@@ -53,8 +53,9 @@ double cornerSpeed(const Vec2& directionIn, const Vec2& directionOut, double acc
   return std::sqrt(acceleration * deviation * s / (1 - s));
 }
 
-double speedOf(Feature feature, bool isFirst, const MotionRules& rules) {
-  const double speed = rules.speed[static_cast<std::size_t>(feature)];
+double speedOf(const Run& run, bool isFirst, const MotionRules& rules) {
+  const double wanted = rules.speed[static_cast<std::size_t>(run.feature)];
+  const double speed = run.tool == 0 ? wanted : std::min(wanted, rules.secondSpeed);
   return isFirst ? std::min(speed, rules.firstSpeed) : speed;
 }
 
@@ -66,11 +67,13 @@ LayerUse useOf(const std::vector<Run>& runs, double height, bool isFirst, const 
     bool rest = false;
     if (r > 0) {
       const Vec2 from = toMm(runs[r - 1].points.back()), to = toMm(points.front());
-      rest = retractsOver((to - from).norm(), rules);
+      const bool changes = runs[r].tool != runs[r - 1].tool;
+      use.toolChanges += changes;
+      rest = changes || retractsOver((to - from).norm(), rules);
       addMove(moves, from, to, rules.travelSpeed, travelling, rest);
       if (rest) use.travelSeconds += 2 * rules.retractLength / rules.retractSpeed;
     }
-    const double speed = speedOf(runs[r].feature, isFirst, rules);
+    const double speed = speedOf(runs[r], isFirst, rules);
     for (std::size_t i = 1; i < points.size(); ++i)
       addMove(moves, toMm(points[i - 1]), toMm(points[i]), speed, r, i == 1 && rest);
   }
@@ -80,10 +83,13 @@ LayerUse useOf(const std::vector<Run>& runs, double height, bool isFirst, const 
     const Move& move = moves[i];
     const double leave = i + 1 < moves.size() ? moves[i + 1].enter : 0;
     const double seconds = moveSeconds(move.length, move.enter, leave, move.speed, rules.acceleration);
-    if (move.run == travelling)
+    if (move.run == travelling) {
       use.travelSeconds += seconds;
-    else
-      perRun[move.run] += {seconds, move.length, move.length * beadArea(runs[move.run].width, height)};
+      continue;
+    }
+    const Run& run = runs[move.run];
+    const double volume = move.length * beadArea(run.width, run.height > 0 ? run.height : height);
+    perRun[move.run] += {seconds, move.length, volume, run.tool == 0 ? 0 : volume};
   }
   for (std::size_t r = 0; r < runs.size(); ++r) {
     use.features[static_cast<std::size_t>(runs[r].feature)] += perRun[r];

@@ -12,6 +12,7 @@ namespace trellis {
 struct MotionRules {
   std::array<double, featureCount> speed{};  // mm/s
   std::array<double, featureCount> fan{};    // 0–1
+  double secondSpeed = 25;     // mm/s, the most with the second filament
   double firstSpeed = 25;      // mm/s, the most on the first layer
   double travelSpeed = 150;    // mm/s
   double acceleration = 1500;  // mm/s²
@@ -19,24 +20,29 @@ struct MotionRules {
   double retractLength = 0.8;  // mm of filament
   double retractSpeed = 35;    // mm/s
   double retractOver = 1.5;    // mm of travel
+  double toolChangeSeconds = 12;
 };
 
 struct Use {
   double seconds = 0;
   double length = 0;  // mm of line
   double volume = 0;  // mm³
+  double second = 0;  // mm³ of it from the second filament
   Use& operator+=(const Use& other) {
     seconds += other.seconds;
     length += other.length;
     volume += other.volume;
+    second += other.second;
     return *this;
   }
+  Use operator*(double share) const { return {seconds * share, length * share, volume * share, second * share}; }
 };
 
 struct LayerUse {
   std::array<Use, featureCount> features;
   std::map<std::size_t, Use> pieces;
   double travelSeconds = 0;  // with retractions
+  int toolChanges = 0;       // within the layer
 };
 
 // Seconds for a straight move of d mm from speed v0 to v1 at up to v mm/s with acceleration a: a
@@ -50,7 +56,7 @@ double cornerSpeed(const Vec2& directionIn, const Vec2& directionOut, double acc
 // Speeds are planned over the whole layer, which begins and ends at rest. isFirst caps the speed.
 LayerUse useOf(const std::vector<Run>& runs, double height, bool isFirst, const MotionRules& rules);
 
-double speedOf(Feature feature, bool isFirst, const MotionRules& rules);
+double speedOf(const Run& run, bool isFirst, const MotionRules& rules);
 
 // Whether the nozzle pulls filament back before a travel of this length.
 inline bool retractsOver(double distance, const MotionRules& rules) {

@@ -4,6 +4,7 @@
 
 #include "core/gcode/motion.hpp"
 
+#include <algorithm>
 #include <memory>
 
 namespace trellis {
@@ -19,6 +20,8 @@ struct PrintLayer {
 // Layers by top. A layer is printed whole before the next, so the nozzle never goes down into a print.
 struct Print {
   std::vector<std::shared_ptr<const PrintLayer>> layers;
+  // The plate's height, mm: 0, or less when all stands on a bed.
+  double floor() const { return layers.empty() ? 0 : std::min(0.0, layers.front()->bottom); }
 };
 
 }  // namespace trellis

@@ -40,27 +40,30 @@ std::string quoted(const std::string& name) {
 
 class LayerWriter {
  public:
-  LayerWriter(const PrintLayer& layer, std::size_t index, const GcodeRules& rules)
-      : layer_(layer), isFirst_(layer.bottom < 1e-6), rules_(rules), filament_(pi * rules.filamentDiameter * rules.filamentDiameter / 4) {
-    put("; @layer index={} z={:.4f} height={:.4f} kind={}\n", index, layer.top, layer.top - layer.bottom,
+  // lift is what heights are raised by.
+  LayerWriter(const PrintLayer& layer, std::size_t index, double lift, const GcodeRules& rules)
+      : layer_(layer), lift_(lift), isFirst_(layer.bottom + lift < 1e-6), rules_(rules), filament_(pi * rules.filamentDiameter * rules.filamentDiameter / 4) {
+    put("; @layer index={} z={:.4f} height={:.4f} kind={}\n", index, layer.top + lift, layer.top - layer.bottom,
         layer.supportOnly ? "support" : "part");
   }
 
-  // before: where the layer below ended, or null.
-  std::string write(const Point* before) {
-    if (before) at_ = rounded(*before);
+  // before: the last run of the layers below, or null.
+  std::string write(const Run* before) {
+    if (before) at_ = rounded(before->points.back());
     bool raised = false;
     for (const Run& run : layer_.runs) {
       const Micron start = rounded(run.points.front());
       const double hop = distance(at_, start);
-      const bool retracts = before && retractsOver(hop, rules_.motion);
+      const bool changes = run.tool != (before ? before->tool : 0);
+      const bool retracts = before && (changes || retractsOver(hop, rules_.motion));
       if (retracts) put("G1 E-{:.5f} F{:.0f}\n", rules_.motion.retractLength, rules_.motion.retractSpeed * 60);
-      if (!raised) put("G0 Z{:.4f} F{:.0f}\n", layer_.top, rules_.motion.travelSpeed * 60);
+      if (!raised) put("G0 Z{:.4f} F{:.0f}\n", layer_.top + lift_, rules_.motion.travelSpeed * 60);
       raised = true;
+      if (changes) changeTo(run.tool);
       if (!before || hop > 0) put("G0 X{:.3f} Y{:.3f} F{:.0f}\n", mm(start.x), mm(start.y), rules_.motion.travelSpeed * 60);
       if (retracts) put("G1 E{:.5f} F{:.0f}\n", rules_.motion.retractLength, rules_.motion.retractSpeed * 60);
       at_ = start;
-      before = &run.points.back();
+      before = &run;
       announce(run);
       extrude(run);
     }
@@ -73,14 +76,26 @@ class LayerWriter {
     fmt::format_to(std::back_inserter(text_), format, std::forward<Values>(values)...);
   }
 
+  void changeTo(int tool) {
+    std::map<std::string, std::string> values = rules_.values;
+    values["tool"] = std::to_string(tool);
+    values["nozzle_temperature"] = rules_.temperatures[static_cast<std::size_t>(tool)];
+    text_ += filledIn(rules_.toolChange, values) + "\n";
+  }
+
+  double heightOf(const Run& run) const { return run.height > 0 ? run.height : layer_.top - layer_.bottom; }
+
   void announce(const Run& run) {
     if (run.owner != owner_) {
       if (run.owner.kind == Owner::part) put("; @part {}\n", quoted(rules_.partNames.at(run.owner.index)));
       if (run.owner.kind == Owner::piece) put("; @piece {}\n", run.owner.index);
       owner_ = run.owner;
     }
-    if (run.feature != feature_ || run.width != width_) {
-      put("; @feature {} width={:.4f}\n", nameOf(run.feature), run.width);
+    if (run.feature != feature_ || run.width != width_ || heightOf(run) != height_) {
+      put("; @feature {} width={:.4f}", nameOf(run.feature), run.width);
+      if (run.height > 0) put(" height={:.4f}", run.height);
+      text_ += '\n';
+      height_ = heightOf(run);
       feature_ = run.feature;
       width_ = run.width;
     }
@@ -91,14 +106,14 @@ class LayerWriter {
   }
 
   void extrude(const Run& run) {
-    const double perMm = beadArea(run.width, layer_.top - layer_.bottom) / filament_;
+    const double perMm = beadArea(run.width, heightOf(run)) / filament_;
     bool first = true;
     for (std::size_t i = 1; i < run.points.size(); ++i) {
       const Micron to = rounded(run.points[i]);
       const double length = distance(at_, to);
       if (to == at_ || (length < shortest && i + 1 < run.points.size())) continue;
       put("G1 X{:.3f} Y{:.3f} E{:.5f}", mm(to.x), mm(to.y), length * perMm);
-      if (first) put(" F{:.0f}", speedOf(run.feature, isFirst_, rules_.motion) * 60);
+      if (first) put(" F{:.0f}", speedOf(run, isFirst_, rules_.motion) * 60);
       text_ += '\n';
       first = false;
       at_ = to;
@@ -106,6 +121,7 @@ class LayerWriter {
   }
 
   const PrintLayer& layer_;
+  double lift_;  // mm
   bool isFirst_;
   const GcodeRules& rules_;
   double filament_;  // cross-section, mm²
@@ -113,7 +129,7 @@ class LayerWriter {
   Micron at_{0, 0};
   Owner owner_;
   Feature feature_ = Feature::skirt;
-  double width_ = -1;
+  double width_ = -1, height_ = -1;
   int fan_ = -1;
 };
 
@@ -139,11 +155,11 @@ std::string filledIn(const std::string& text, const std::map<std::string, std::s
 std::string writeGcode(const Print& print, const GcodeRules& rules, const nlohmann::json& summary,
                        const Progress& progress) {
   std::vector<std::string> texts(print.layers.size());
-  std::vector<const Point*> ends(print.layers.size() + 1, nullptr);
-  for (std::size_t i = 0; i < print.layers.size(); ++i)
-    ends[i + 1] = print.layers[i]->runs.empty() ? ends[i] : &print.layers[i]->runs.back().points.back();
+  std::vector<const Run*> ends(print.layers.size() + 1, nullptr);
+  for (std::size_t i = 0; i < print.layers.size(); ++i) ends[i + 1] = print.layers[i]->runs.empty() ? ends[i] : &print.layers[i]->runs.back();
+  const double lift = -print.floor();
   parallelFor(print.layers.size(), progress,
-              [&](std::size_t i) { texts[i] = LayerWriter(*print.layers[i], i, rules).write(ends[i]); });
+              [&](std::size_t i) { texts[i] = LayerWriter(*print.layers[i], i, lift, rules).write(ends[i]); });
   std::string text = "; meek-trellis " TRELLIS_VERSION "\n" + filledIn(rules.start, rules.values) + "\nG21\nG90\nM83\n";
   std::size_t size = text.size();
   for (const std::string& layer : texts) size += layer.size();

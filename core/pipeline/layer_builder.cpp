@@ -48,10 +48,11 @@ void keepOrMake(std::unordered_map<std::uint64_t, std::shared_ptr<const Value>>&
 
 }  // namespace
 
-LayerBuilder::LayerBuilder(const Project& project, const Build& build, std::uint64_t sectionsKey, PathBook& book,
-                           const Progress& progress)
-    : project_(project), build_(build), motion_(motionRules(project.settings)), sectionsKey_(sectionsKey),
-      rulesKey_(keyOfRules(project.settings, project.parts)) {
+LayerBuilder::LayerBuilder(const Project& project, const Build& build, const std::vector<int>& bodyTools, std::uint64_t sectionsKey,
+                           PathBook& book, const Progress& progress)
+    : project_(project), build_(build), bodyTools_(bodyTools), motion_(motionRules(project.settings)), adhesion_(adhesionRules(project.settings)),
+      towerRules_(towerRules(project.settings)), floor_(supportRules(project.settings).floor), sectionsKey_(sectionsKey),
+      rulesKey_(KeyBuilder().add(keyOfRules(project.settings, project.parts)).add(adhesion_.brimSide).key()) {
   for (const PartPtr& part : project.parts) {
     const PartRules paths = partRules(project.settings.with(part->settings));
     parts_.push_back({paths, {}, KeyBuilder().add(paths.lineWidth).add(paths.walls).add(paths.skinTop).add(paths.skinBottom).add(paths.infillDensity).key()});
@@ -59,7 +60,7 @@ LayerBuilder::LayerBuilder(const Project& project, const Build& build, std::uint
   }
   for (const RuleSet& rules : build.rules) {
     const SupportPathRules paths = supportPathRules(rules.settings);
-    supports_.push_back({paths, KeyBuilder().add(paths.lineWidth).add(paths.bodySpacing).add(paths.bodyWalls).add(paths.interfaceSpacing).add(paths.lowerSpacing)
+    supports_.push_back({paths, interfaceTool(rules.settings), KeyBuilder().add(paths.lineWidth).add(paths.bodySpacing).add(paths.bodyWalls).add(paths.interfaceSpacing).add(paths.lowerSpacing)
                                      .add(paths.gradedSpacing).add(paths.body).add(paths.upper).add(paths.lower).add(paths.layerHeight).key()});
     rulesKey_ = KeyBuilder().add(rulesKey_).add(supports_.back().key).key();
     std::vector<double>& gaps = parts_[rules.part].gapsAbove;
@@ -68,6 +69,7 @@ LayerBuilder::LayerBuilder(const Project& project, const Build& build, std::uint
   findEntries();
   layRegions(book, progress);
   layParts(book, progress);
+  planTools();
 }
 
 void LayerBuilder::findEntries() {
@@ -95,7 +97,19 @@ void LayerBuilder::findEntries() {
       }
     }
   }
+  const std::vector<LayerSpan> bed = bedSpans(adhesion_, layerRules(project_.settings));
+  for (std::size_t k = 0; k < bed.size(); ++k) {
+    Entry& entry = byHeight[{nanometres(bed[k].top), nanometres(bed[k].bottom)}];
+    entry.bottom = bed[k].bottom;
+    entry.top = bed[k].top;
+    entry.bedLayer = static_cast<std::ptrdiff_t>(k);
+  }
+  if (!bed.empty()) {
+    const auto [parts, supports] = standing();
+    bed_ = bedOutline(unite(parts, supports), adhesion_);
+  }
   for (auto& [height, entry] : byHeight) entries_.push_back(std::move(entry));
+  if (!entries_.empty()) lowest_ = std::min(0.0, entries_.front().bottom);
 }
 
 void LayerBuilder::layRegions(PathBook& book, const Progress& progress) {
@@ -159,95 +173,109 @@ std::uint64_t LayerBuilder::keyOf(std::size_t i) const {
   }
   if (i == 0)  // the skirt goes round everything on the plate
     for (const SupportLayer& layer : layers)
-      if (layer.bottom < 1e-6) key.add(layer.key);
+      if (layer.bottom < floor_ + 1e-6) key.add(layer.key);
+  if (i == 0 || entry.bedLayer >= 0) key.add(entry.bedLayer).add(trellis::keyOf(bed_));
+  if (entry.lastTool == 0 && entry.firstTool == 0 && entry.slabs.empty()) return key.key();
+  key.add(entry.firstTool).add(entry.lastTool).add(tower_.lanes).add(towerCorner_.x()).add(towerCorner_.y());
+  for (const TowerSlab& slab : entry.slabs) key.add(slab.lane).add(slab.bottom).add(slab.purged);
+  if (entry.supportLayer >= 0)
+    for (const PieceRegion& region : layers[static_cast<std::size_t>(entry.supportLayer)].regions) key.add(toolOf(region));
   return key.key();
 }
 
-namespace {
-
-// Lines around outlines, or inside their holes, the innermost first, each so far from the part as its middle is.
-Polygons brimLines(const Polygons& parts, const Settings& settings) {
-  const double w = settings.number("line.width"), gap = settings.number("brim.gap");
-  const std::string& side = settings.text("brim.side");
-  Polygons outer, holes, lines;
-  for (Polygon outline : parts) {
-    const bool isOuter = ClipperLib::Orientation(outline);
-    if (!isOuter) ClipperLib::ReversePath(outline);
-    (isOuter ? outer : holes).push_back(std::move(outline));
-  }
-  for (double out = gap + w / 2; out < gap + settings.number("brim.width"); out += w) {
-    if (side != "inside")
-      for (Polygon& loop : simplified(grow(unite(outer), out), 0.01)) lines.push_back(std::move(loop));
-    if (side != "outside")
-      for (Polygon& loop : simplified(grow(holes, -out), 0.01)) lines.push_back(std::move(loop));
-  }
-  return lines;
-}
-
-}  // namespace
-
-// Brim and skirt: what is laid on the plate around parts and supports. Supports keep their place; the brim ends
-// beside them.
-std::vector<PathGroup> LayerBuilder::aroundEverything() const {
-  const Settings& settings = project_.settings;
-  const double w = settings.number("line.width");
+// Footprints on the plate or the bed, parts and supports apart.
+std::pair<Polygons, Polygons> LayerBuilder::standing() const {
   Polygons parts, supports;
   for (const PartBuild& part : build_.parts)
     if (!part.sections->empty()) parts = unite(parts, part.sections->front());
   for (const SupportLayer& layer : build_.support->layers)
-    if (layer.bottom < 1e-6) supports = unite(supports, regionsOf(layer));
-  PathGroup skirt, brim;
-  Polygons covered = unite(parts, supports);
-  const Polygons loops = brimLines(parts, settings);
-  if (!loops.empty()) {
-    std::vector<Path>& paths = brim.stages.emplace_back();
-    const Polygons kept = grow(unite(supports, grow(parts, settings.number("brim.gap"))), w / 2 - 1e-3);
-    for (const Polygon& loop : loops) {
-      const Polygons outside = linesOutside(asLines({loop}), kept);
-      const bool isWhole = outside.size() == 1 && outside.front().front() == outside.front().back();
-      if (isWhole)
-        paths.push_back({Feature::brim, w, true, loop});
-      else
-        for (const Polygon& line : outside) paths.push_back({Feature::brim, w, false, line});
-    }
-    covered = unite(covered, grow(parts, settings.number("brim.gap") + settings.number("brim.width")));
-  }
-  for (int loop = settings.whole("skirt.loops"); loop-- > 0;) {
-    std::vector<Path>& paths = skirt.stages.emplace_back();
-    for (const Polygon& outline : simplified(grow(covered, settings.number("skirt.distance") + w * (loop + 0.5)), 0.01))
-      if (ClipperLib::Orientation(outline)) paths.push_back({Feature::skirt, w, true, outline});
-  }
-  return {skirt, brim};
+    if (layer.bottom < floor_ + 1e-6) supports = unite(supports, regionsOf(layer));
+  return {parts, supports};
 }
 
-PrintLayer LayerBuilder::build(std::size_t i) const {
-  const Entry& entry = entries_[i];
-  const auto& supportLayers = build_.support->layers;
-  PrintLayer layer{entry.bottom, entry.top, entry.partLayer < 0, {}, {}, {}};
+// Skirt, and brim where there is no bed: what is laid on the plate first.
+std::vector<PathGroup> LayerBuilder::aroundEverything() const {
+  const auto [parts, supports] = standing();
+  Polygons covered = bed_.empty() ? unite(unite(parts, supports), brimReach(parts, adhesion_)) : bed_;
+  if (tower_.lanes > 0) covered = unite(covered, rectangle({towerCorner_, towerCorner_ + tower_.size()}));
+  std::vector<PathGroup> groups{skirtLines(covered, adhesion_)};
+  if (bed_.empty()) groups.push_back(brimLines(parts, supports, adhesion_));
+  return groups;
+}
+
+int LayerBuilder::toolOf(const PieceRegion& region) const {
+  const bool isInterface = region.kind == RegionKind::interfaceUpper || region.kind == RegionKind::interfaceLower;
+  return isInterface ? supports_[region.rules].interfaceTool : bodyTools_[region.piece];
+}
+
+// Which filament each layer begins and ends with, so that none is changed without need, and the tower for the changes.
+void LayerBuilder::planTools() {
+  int tool = 0;
+  std::vector<TowerLayer> tower;
+  for (Entry& entry : entries_) {
+    std::array<bool, 2> used{entry.bedLayer >= 0 || (entry.bottom < lowest_ + 1e-6), false};
+    if (entry.partPaths)
+      used[0] = used[0] || std::any_of(entry.partPaths->begin(), entry.partPaths->end(), [](const PartPaths& paths) { return !paths.groups.empty(); });
+    if (entry.supportLayer >= 0) {
+      const SupportLayer& layer = build_.support->layers[static_cast<std::size_t>(entry.supportLayer)];
+      for (const PieceRegion& region : layer.regions) used[static_cast<std::size_t>(toolOf(region))] = true;
+      for (const TieGroup& ties : layer.ties) used[static_cast<std::size_t>(supports_[ties.rules].interfaceTool)] = true;
+    }
+    const int before = tool;
+    entry.firstTool = used[static_cast<std::size_t>(tool)] || !used[static_cast<std::size_t>(1 - tool)] ? tool : 1 - tool;
+    entry.lastTool = tool = used[static_cast<std::size_t>(1 - entry.firstTool)] ? 1 - entry.firstTool : entry.firstTool;
+    tower.push_back({entry.bottom, entry.top, entry.lastTool != before});
+  }
+  tower_ = planTower(tower, towerRules_);
+  if (tower_.lanes == 0) return;
+  for (std::size_t i = 0; i < tower_.slabs.size(); ++i) entries_[i].slabs = tower_.slabs[i];
+  std::vector<Box2> taken;
+  for (const PartBuild& part : build_.parts) taken.emplace_back(part.placed->bounds.min().head<2>(), part.placed->bounds.max().head<2>());
+  for (const SupportLayer& layer : build_.support->layers)
+    for (const PieceRegion& region : layer.regions) taken.push_back(boundsOf(region.area));
+  if (!bed_.empty()) taken.push_back(boundsOf(bed_));
+  const Settings& settings = project_.settings;
+  const double margin = 3 + adhesion_.brimWidth + (adhesion_.skirtLoops > 0 ? adhesion_.lineWidth * adhesion_.skirtLoops : 0);
+  const auto place = freePlace(tower_.size(), taken, {settings.number("machine.width"), settings.number("machine.depth")}, margin);
+  towerHasRoom_ = place.has_value();
+  towerCorner_ = place.value_or(Vec2::Zero());
+}
+
+std::vector<PathGroup> LayerBuilder::groupsOf(const Entry& entry, PrintLayer& layer) const {
   std::vector<PathGroup> groups;
+  if (entry.bedLayer >= 0) groups.push_back(bedLines(bed_, static_cast<std::size_t>(entry.bedLayer), adhesion_));
   if (entry.supportLayer >= 0) {
-    const SupportLayer& support = supportLayers[static_cast<std::size_t>(entry.supportLayer)];
-    std::vector<const Stages*> paths;
-    for (const PieceRegion& region : support.regions) paths.push_back(regionPaths_.at(&region));
-    std::vector<double> tieWidths;
-    for (const TieGroup& ties : support.ties) tieWidths.push_back(supports_[ties.rules].paths.lineWidth);
-    groups = supportGroups(support, paths, tieWidths);
+    const SupportLayer& support = build_.support->layers[static_cast<std::size_t>(entry.supportLayer)];
+    std::vector<RegionPrint> regions, ties;
+    for (const PieceRegion& region : support.regions) regions.push_back({regionPaths_.at(&region), 0, toolOf(region)});
+    for (const TieGroup& tie : support.ties) ties.push_back({nullptr, supports_[tie.rules].paths.lineWidth, supports_[tie.rules].interfaceTool});
+    groups = supportGroups(support, regions, ties);
   }
   if (entry.partPaths)
     for (const PartPaths& paths : *entry.partPaths) {
       groups.insert(groups.end(), paths.groups.begin(), paths.groups.end());
       layer.tooThin.insert(layer.tooThin.end(), paths.tooThin.begin(), paths.tooThin.end());
     }
-  layer.runs = orderPaths(groups);
-  if (i == 0) {
-    std::vector<Run> first;
-    for (const PathGroup& group : aroundEverything()) {
-      const std::vector<Run> runs = orderPaths({group});
-      first.insert(first.end(), runs.begin(), runs.end());
-    }
-    layer.runs.insert(layer.runs.begin(), first.begin(), first.end());
-  }
-  layer.use = useOf(layer.runs, layer.top - layer.bottom, isFirst(entry), motion_);
+  return groups;
+}
+
+PrintLayer LayerBuilder::build(std::size_t i) const {
+  const Entry& entry = entries_[i];
+  PrintLayer layer{entry.bottom, entry.top, entry.partLayer < 0, {}, {}, {}};
+  const auto append = [&](const std::vector<PathGroup>& groups) {
+    std::vector<Run> runs = orderPaths(groups);
+    std::move(runs.begin(), runs.end(), std::back_inserter(layer.runs));
+  };
+  if (i == 0)
+    for (const PathGroup& group : aroundEverything()) append({group});
+  std::vector<PathGroup> byTool[2];
+  for (PathGroup& group : groupsOf(entry, layer)) byTool[group.tool].push_back(std::move(group));
+  PathGroup tower{{}, {}, entry.lastTool};
+  for (const TowerSlab& slab : entry.slabs) tower.stages.push_back(towerLoops(tower_, slab, entry.top, towerCorner_, towerRules_));
+  if (entry.firstTool != entry.lastTool) append(byTool[entry.firstTool]);
+  append({tower});
+  append(byTool[entry.lastTool]);
+  layer.use = useOf(layer.runs, layer.top - layer.bottom, entry.bottom < lowest_ + 1e-6, motion_);
   return layer;
 }
 

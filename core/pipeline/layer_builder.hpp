@@ -18,32 +18,42 @@ struct PathBook {
 
 class LayerBuilder {
  public:
-  // sectionsKey is that of all parts' sections. book holds the lines of an earlier build; afterwards those
+  // bodyTools is the filament of each piece's body; sectionsKey is that of all parts' sections. book holds the lines of an earlier build; afterwards those
   // of this one.
-  LayerBuilder(const Project& project, const Build& build, std::uint64_t sectionsKey, PathBook& book, const Progress& progress);
+  LayerBuilder(const Project& project, const Build& build, const std::vector<int>& bodyTools, std::uint64_t sectionsKey, PathBook& book,
+               const Progress& progress);
 
   std::size_t count() const { return entries_.size(); }
   // Of all that layer i is made from.
   std::uint64_t keyOf(std::size_t i) const;
   PrintLayer build(std::size_t i) const;
+  const PrimeTower& tower() const { return tower_; }
+  bool towerHasRoom() const { return towerHasRoom_; }
 
  private:
   struct Entry {
     double bottom = 0, top = 0;
     std::ptrdiff_t partLayer = -1;    // in every part's plan, or −1
     std::ptrdiff_t supportLayer = -1; // in SupportLayers, or −1
+    std::ptrdiff_t bedLayer = -1;     // counted from the plate, or −1
+    int firstTool = 0, lastTool = 0;  // the filaments it begins and ends with
+    std::vector<TowerSlab> slabs;
     std::vector<std::vector<std::size_t>> carrying;  // of a part layer, for each part: the support layers right under it
     std::shared_ptr<const std::vector<PartPaths>> partPaths;  // one a part, when there is a part layer
   };
   void findEntries();
   void layRegions(PathBook& book, const Progress& progress);
   void layParts(PathBook& book, const Progress& progress);
+  void planTools();
   Polygons carriedUnder(const Entry& entry, std::size_t part) const;
-  bool isFirst(const Entry& entry) const { return entry.bottom < 1e-6; }
+  int toolOf(const PieceRegion& region) const;
+  std::pair<Polygons, Polygons> standing() const;
   std::vector<PathGroup> aroundEverything() const;
+  std::vector<PathGroup> groupsOf(const Entry& entry, PrintLayer& layer) const;
 
   const Project& project_;
   const Build& build_;
+  const std::vector<int>& bodyTools_;
   std::unordered_map<const PieceRegion*, const Stages*> regionPaths_;  // held by the book
   struct PartSettings {
     PartRules paths;
@@ -52,11 +62,19 @@ class LayerBuilder {
   };
   struct SupportSettings {
     SupportPathRules paths;
+    int interfaceTool;
     std::uint64_t key;
   };
   std::vector<PartSettings> parts_;
   std::vector<SupportSettings> supports_;  // as Build::rules
   MotionRules motion_;
+  AdhesionRules adhesion_;
+  TowerRules towerRules_;
+  PrimeTower tower_;
+  Vec2 towerCorner_ = Vec2::Zero();
+  bool towerHasRoom_ = true;
+  Polygons bed_;  // outline
+  double floor_, lowest_ = 0;  // mm, what supports and the print stand on
   std::uint64_t sectionsKey_, rulesKey_;
   std::vector<Entry> entries_;
 };

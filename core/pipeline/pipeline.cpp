@@ -4,6 +4,7 @@
 #include "core/assess/findings.hpp"
 #include "core/base/parallel.hpp"
 #include "core/slice/polygon_key.hpp"
+#include "core/support/let_down.hpp"
 
 #include <chrono>
 #include <map>
@@ -67,7 +68,7 @@ std::uint64_t keyOfRules(const SupportRules& rules) {
       .add(rules.on).add(rules.source).add(rules.footing).add(rules.freeLean)
       .add(rules.gapAbove).add(rules.gapBelow).add(rules.gapBeside).add(rules.gapHold).add(rules.tieSpacing)
       .add(rules.interfaceLayers).add(rules.lowerLayers).add(rules.gradedLayers).add(rules.footLayers).add(rules.footSpread)
-      .add(rules.outline).add(rules.columnSize).add(rules.lineWidth).add(rules.thinnest).add(rules.thickest)
+      .add(rules.outline).add(rules.columnSize).add(rules.lineWidth).add(rules.thinnest).add(rules.thickest).add(rules.floor)
       .key();
 }
 
@@ -94,6 +95,7 @@ struct Pipeline::Run {
   std::map<std::pair<std::size_t, std::uint64_t>, std::size_t> ownRules = {};  // of a part and its overrides, into Build::rules
   std::shared_ptr<Build> build = std::make_shared<Build>();
   std::uint64_t sectionsKey = 0, columnsKey = 0;
+  std::shared_ptr<const Obstacles> obstacles = {};
   std::chrono::steady_clock::time_point last = std::chrono::steady_clock::now();
 
   const char* running = "cutting into layers";
@@ -241,7 +243,7 @@ struct Pipeline::Run {
     if (sites.empty()) return void(columnsKey = 0);
     const std::vector<Polygons> kept = forbidden();
     for (const Polygons& layer : kept) obstaclesKey = KeyBuilder().add(obstaclesKey).add(keyOf(layer)).key();
-    const auto obstacles = pipeline.obstacles_.get(obstaclesKey, [&] {
+    obstacles = pipeline.obstacles_.get(obstaclesKey, [&] {
       Obstacles found = findObstacles(build->plan, inTheWay, progress);
       found.forbidden = kept;
       return found;
@@ -252,7 +254,7 @@ struct Pipeline::Run {
     parallelFor(sites.size(), progress, [&](std::size_t i) {
       const SupportRules& rules = build->rules[sites[i]->rules].support;
       keys[i] = KeyBuilder().add(obstaclesKey).add(keyOfRules(rules)).add(keyOfSite(*sites[i]))
-                    .add(keyOfBarred(barred, *sites[i], columnSpread(rules))).key();
+                    .add(keyOfBarred(barred, *sites[i], spreadOf(rules, build->plan.spans[sites[i]->highest()].top))).key();
       const auto found = pipeline.columns_.find(keys[i]);
       build->columns[i] = found != pipeline.columns_.end()
                               ? found->second
@@ -265,19 +267,49 @@ struct Pipeline::Run {
     }
   }
 
-  void layPaths() {
-    LayerBuilder builder(project, *build, sectionsKey, pipeline.book_, progress);
+  void judge() {
+    std::vector<Solid> solids;
+    for (const PartPtr& part : project.parts) solids.push_back({lookedAt(part->mesh).tree, transformOf(part->placement, *part->mesh).inverse()});
+    const auto openings = [&]() -> const Openings& {
+      return *pipeline.openings_.get(sectionsKey, [&] { return Openings(build->plan, obstacles->sections, progress); });
+    };
+    build->pieces = judgePieces(*build, solids, openings, pipeline.freedoms_, progress);
+  }
+
+  using LayersByKey = std::unordered_map<std::uint64_t, std::shared_ptr<const PrintLayer>>;
+
+  // With these filaments for the pieces' bodies. Layers that were printed so before are taken from known.
+  Print printWith(const std::vector<int>& bodyTools, const LayersByKey& known, LayersByKey& used) {
+    LayerBuilder builder(project, *build, bodyTools, sectionsKey, pipeline.book_, progress);
     std::vector<std::uint64_t> keys(builder.count());
-    std::vector<std::shared_ptr<const PrintLayer>> layers(builder.count());
+    Print print{std::vector<std::shared_ptr<const PrintLayer>>(builder.count())};
     parallelFor(builder.count(), progress, [&](std::size_t i) {
       keys[i] = builder.keyOf(i);
-      const auto found = pipeline.layers_.find(keys[i]);
-      layers[i] = found != pipeline.layers_.end() ? found->second : std::make_shared<const PrintLayer>(builder.build(i));
+      const auto found = known.find(keys[i]);
+      print.layers[i] = found != known.end() ? found->second : std::make_shared<const PrintLayer>(builder.build(i));
     });
-    pipeline.layers_.clear();
-    for (std::size_t i = 0; i < layers.size(); ++i) pipeline.layers_[keys[i]] = layers[i];
-    std::erase_if(layers, [](const auto& layer) { return layer->runs.empty(); });
-    build->print.layers = std::move(layers);
+    for (std::size_t i = 0; i < print.layers.size(); ++i) used[keys[i]] = print.layers[i];
+    std::erase_if(print.layers, [](const auto& layer) { return layer->runs.empty(); });
+    build->towerHasRoom = builder.towerHasRoom();
+    return print;
+  }
+
+  // Where bodies were spared the dissolving filament, the print as it would be without that is laid too: what it would take longer
+  // is what was saved.
+  void layPaths() {
+    const MotionRules motion = motionRules(project.settings);
+    const auto secondsOf = [&](const Print& print) { return tallyOf(print, build->pieces.size(), motion).seconds; };
+    std::vector<int> tools, dissolving;
+    for (const PieceFigures& piece : build->pieces) {
+      tools.push_back(piece.bodyTool);
+      dissolving.push_back(piece.wouldDissolve ? 1 : piece.bodyTool);
+    }
+    LayersByKey used;
+    const double longer = dissolving == tools ? 0 : secondsOf(printWith(dissolving, pipeline.layers_, used));
+    build->print = printWith(tools, pipeline.layers_, used);
+    pipeline.layers_ = std::move(used);
+    build->tally = tallyOf(build->print, build->pieces.size(), motion);
+    if (dissolving != tools) build->savedSeconds = longer - build->tally.seconds;
   }
 
   BuildPtr all() {
@@ -307,10 +339,11 @@ struct Pipeline::Run {
     buildColumns();
     stage("joining supports", 0.5);
     build->support = pipeline.support_.get(columnsKey, [&] { return assembleSupport(build->columns, progress); });
+    stage("judging pieces", 0.55);
+    judge();
     stage("laying lines", 0.6);
     layPaths();
     stage("counting", 0.98);
-    build->tally = tallyOf(build->print, build->support->pieces.size(), motionRules(project.settings));
     build->prices = pricesOf(*build);
     build->findings = findProblems(project, *build);
     stage("done", 1);

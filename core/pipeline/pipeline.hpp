@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/assess/build.hpp"
+#include "core/assess/judge.hpp"
 #include "core/pipeline/layer_builder.hpp"
 
 #include <unordered_map>
@@ -46,6 +47,8 @@ class Pipeline {
   std::vector<std::unique_ptr<PartCache>> parts_;
   Memo<Obstacles> obstacles_;
   Memo<SupportLayers> support_;
+  Memo<Openings> openings_;
+  FreedomBook freedoms_;
   std::unordered_map<std::uint64_t, std::shared_ptr<const Column>> columns_;
   std::unordered_map<std::uint64_t, std::shared_ptr<const PrintLayer>> layers_;
   PathBook book_;

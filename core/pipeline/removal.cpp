@@ -132,6 +132,36 @@ std::vector<Operation> keepingOnly(const Build& build, const Vec3& at) {
   return remover.take();
 }
 
+std::vector<Operation> printingBody(const Build& build, const Project& project, std::size_t piece, const std::string& filament) {
+  constexpr const char* key = "support.filament.body";
+  const auto with = [&](Overrides settings) {
+    settings.erase(key);
+    if (filament != "auto") settings.insert_or_assign(key, SettingValue(filament));
+    return settings;
+  };
+  std::set<Cause> causes;
+  for (const std::size_t site : build.support->pieces.at(piece).sites)
+    for (const Contact& contact : build.demand[site]->contacts) causes.insert(contact.cause);
+  std::vector<Operation> operations;
+  std::set<std::size_t> wholeParts;
+  for (const Cause& cause : causes) {
+    const Part& part = *project.parts[cause.part];
+    if (cause.kind == CauseKind::site) {
+      const PartBuild& built = build.parts[cause.part];
+      const std::size_t decision = built.claims->sites[cause.index].decision;
+      operations.push_back(DecideSite{cause.part, built.sites->list[cause.index].at, std::nullopt, with(decision == SiteClaim::none ? Overrides() : part.sites[decision].settings)});
+    } else if (cause.kind == CauseKind::zone) {
+      operations.push_back(ChangeZone{.part = cause.part, .zone = cause.index, .settings = with(part.zones[cause.index].settings)});
+    } else if (cause.kind == CauseKind::prop) {
+      operations.push_back(ChangeProp{.part = cause.part, .prop = cause.index, .settings = with(part.props[cause.index].settings)});
+    } else {
+      wholeParts.insert(cause.part);
+    }
+  }
+  for (const std::size_t part : wholeParts) operations.push_back(ChangeSetting{key, filament, part});
+  return operations;
+}
+
 ProjectPtr performedAll(const Project& project, const nlohmann::json& list, const Progress& progress) {
   if (!list.is_array()) throw Error("Operations have to be a JSON list.");
   auto result = std::make_shared<const Project>(project);

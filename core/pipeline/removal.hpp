@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Taking away, or keeping alone, what one points at: as ordinary marks.
+// Taking away, keeping alone, or printing otherwise, one piece of support: as ordinary decisions.
 #pragma once
 
 #include "core/assess/build.hpp"
@@ -19,6 +19,10 @@ std::optional<std::size_t> pieceAt(const Build& build, const Vec3& at);
 std::vector<Operation> removing(const Build& build, const Vec3& at, Reach reach);
 // Blocks everything else that support of the same part carries.
 std::vector<Operation> keepingOnly(const Build& build, const Vec3& at);
+
+// Gives one piece's body a filament of its own, or leaves it to the program again: "first", "second", "auto". What asks for
+// the piece gets the setting; where that is only marks, the whole part does.
+std::vector<Operation> printingBody(const Build& build, const Project& project, std::size_t piece, const std::string& filament);
 
 // A list of operations performed in order. Where an entry points at support, what stands there is built first. The
 // error says which entry failed.

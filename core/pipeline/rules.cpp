@@ -39,8 +39,31 @@ SupportRules supportRules(const Settings& settings) {
   rules.columnSize = settings.number("support.normal.column");
   rules.lineWidth = settings.number("line.width");
   rules.thickest = 0.8 * settings.number("nozzle.width");
+  if (settings.whole("support.bed.layers") > 0) rules.floor = -settings.number("support.bed.gap");
   return rules;
 }
+
+AdhesionRules adhesionRules(const Settings& settings) {
+  AdhesionRules rules;
+  rules.lineWidth = settings.number("line.width");
+  rules.skirtLoops = settings.whole("skirt.loops");
+  rules.skirtDistance = settings.number("skirt.distance");
+  rules.brimWidth = settings.number("brim.width");
+  rules.brimGap = settings.number("brim.gap");
+  const std::string& side = settings.text("brim.side");
+  rules.brimSide = side == "both" ? BrimSide::both : side == "inside" ? BrimSide::inside : BrimSide::outside;
+  rules.bedLayers = settings.whole("support.bed.layers");
+  rules.bedReach = settings.number("support.bed.reach");
+  rules.bedGap = settings.number("support.bed.gap");
+  return rules;
+}
+
+TowerRules towerRules(const Settings& settings) {
+  const SupportRules support = supportRules(settings);
+  return {support.lineWidth, settings.number("prime.purge"), settings.number("layer.height"), support.thinnest, support.thickest};
+}
+
+int interfaceTool(const Settings& settings) { return settings.text("support.filament.interface") == "second" ? 1 : 0; }
 
 PartRules partRules(const Settings& settings) {
   return {settings.number("line.width"), settings.whole("walls"), settings.whole("skin.top"),
@@ -61,6 +84,8 @@ MotionRules motionRules(const Settings& settings) {
     rules.speed[i] = settings.number("speed." + std::string(featureNames[i]));
     rules.fan[i] = settings.number("fan." + std::string(featureNames[i])) / 100;
   }
+  rules.secondSpeed = settings.number("filament2.speed");
+  rules.toolChangeSeconds = settings.number("machine.tool_change_time");
   rules.firstSpeed = settings.number("speed.first");
   rules.travelSpeed = settings.number("speed.travel");
   rules.acceleration = settings.number("machine.acceleration");
@@ -78,6 +103,8 @@ GcodeRules gcodeRules(const Project& project, double printHeight) {
   rules.filamentDiameter = settings.number("filament.diameter");
   rules.start = settings.text("machine.start");
   rules.end = settings.text("machine.end");
+  rules.toolChange = settings.text("machine.tool_change");
+  rules.temperatures = {fmt::format("{:g}", settings.number("filament.nozzle_temperature")), fmt::format("{:g}", settings.number("filament2.nozzle_temperature"))};
   rules.values = {{"nozzle_temperature", fmt::format("{:g}", settings.number("filament.nozzle_temperature"))},
                   {"bed_temperature", fmt::format("{:g}", settings.number("filament.bed_temperature"))},
                   {"height", fmt::format("{:.3f}", printHeight)}};

@@ -6,7 +6,9 @@
 #include "core/project/project.hpp"
 #include "core/slice/layer_plan.hpp"
 #include "core/support/rules.hpp"
+#include "core/toolpath/adhesion.hpp"
 #include "core/toolpath/part_paths.hpp"
+#include "core/toolpath/prime_tower.hpp"
 #include "core/toolpath/support_paths.hpp"
 
 namespace trellis {
@@ -16,6 +18,10 @@ SupportRules supportRules(const Settings& settings);
 PartRules partRules(const Settings& settings);
 SupportPathRules supportPathRules(const Settings& settings);
 MotionRules motionRules(const Settings& settings);
+AdhesionRules adhesionRules(const Settings& settings);
+TowerRules towerRules(const Settings& settings);
+// The filament of an interface: 0 the first, 1 the second.
+int interfaceTool(const Settings& settings);
 GcodeRules gcodeRules(const Project& project, double printHeight);
 
 }  // namespace trellis

@@ -4,6 +4,7 @@
 #include "core/plate/arrange.hpp"
 #include "core/plate/settle.hpp"
 #include "core/project/decide.hpp"
+#include "core/settings/presets.hpp"
 #include "core/settings/words.hpp"
 
 #include <fmt/format.h>
@@ -152,6 +153,15 @@ ProjectPtr applyTo(const Project& project, const ResetSetting& reset) {
   return result;
 }
 
+ProjectPtr applyTo(const Project& project, const ApplyPreset& apply) {
+  const Preset& preset = presetNamed(apply.preset);
+  if (apply.part) partAt(project, *apply.part);
+  auto result = std::make_shared<const Project>(project);
+  for (const auto& [key, value] : valuesOf(preset, project.settings))
+    result = applyTo(*result, ChangeSetting{key, value, settingRow(key).perPart ? apply.part : std::nullopt});
+  return result;
+}
+
 std::string lowered(std::string text) {
   if (!text.empty()) text[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(text[0])));
   return text;
@@ -176,6 +186,7 @@ std::string named(const ChangeSetting& change) {
   if (const auto* yes = std::get_if<bool>(&change.value)) return lowered(row.label) + (*yes ? " on" : " off");
   return lowered(row.label) + (row.choices.empty() ? "" : ": " + choiceInWords(row.key, std::get<std::string>(change.value)));
 }
+std::string named(const ApplyPreset& apply) { return "preset: " + lowered(presetNamed(apply.preset).label); }
 std::string named(const ResetSetting& reset) { return "reset " + lowered(settingRow(reset.key).label); }
 
 }  // namespace

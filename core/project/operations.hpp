@@ -123,9 +123,15 @@ struct ResetSetting {
   std::optional<std::size_t> part = {};
 };
 
+// All values of a preset; those that only the plate has stay the plate's.
+struct ApplyPreset {
+  std::string preset;
+  std::optional<std::size_t> part = {};
+};
+
 using Operation = std::variant<AddParts, RemovePart, CopyPart, MirrorPart, ArrangeParts, PlacePart, LayFaceDown, MendPart,
                                ReplaceMesh, LayMark, ClearDecisions, KeepFaceClean, AddZone, ChangeZone, CopyZone, RemoveZone, AddProp,
-                               ChangeProp, RemoveProp, DecideSite, ChangeSetting, ResetSetting>;
+                               ChangeProp, RemoveProp, DecideSite, ChangeSetting, ResetSetting, ApplyPreset>;
 
 // As the Edit menu names it: "enforce stroke", "gap above 0.22 mm".
 std::string nameOf(const Operation& operation);
@@ -140,7 +146,7 @@ Part withMesh(const Part& part, const MeshPtr& mesh, const Progress& progress);
 // From the command line's JSON, see docs/formats/operations.md. Throws Error naming what is wrong.
 // settings say how large the plate is that parts are added to.
 Operation operationFrom(const nlohmann::json& json, const Settings& settings = {});
-// Whether a site, zone or prop may have a setting of its own: gaps, interface and density.
+// Whether a site, zone or prop may have a setting of its own: gaps, interface, body, graded layers and filaments.
 bool isLocal(std::string_view key);
 
 }  // namespace trellis

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/project/operations.hpp"
 
+#include "core/settings/presets.hpp"
+
 #include <fmt/format.h>
 
 #include <cmath>
@@ -219,6 +221,7 @@ Operation operationFrom(const Json& json, const Settings& settings) {
   if (what == "add") return addFrom(json, settings);
   if (what == "remove_part") return RemovePart{partIn(json)};
   if (what == "copy") return CopyPart{partIn(json)};
+  if (what == "preset") return ApplyPreset{presetNamed(textIn(json, "name")).name, onePart(json)};
   if (what == "mirror") return MirrorPart{partIn(json), axisFrom(json)};
   if (what == "arrange") return ArrangeParts{optionalNumber(json, "gap").value_or(ArrangeParts().gap)};
   if (what == "place") return placeFrom(json);
@@ -240,7 +243,7 @@ Operation operationFrom(const Json& json, const Settings& settings) {
   if (what == "set") return setFrom(json);
   if (what == "reset") return ResetSetting{textIn(json, "key"), onePart(json)};
   throw Error(fmt::format("\"do\" cannot be {}. It can be add, remove_part, copy, mirror, arrange, place, lay_down, mend, replace, mark, mark_by_lean, "
-                          "clear, clean_face, zone, change_zone, copy_zone, remove_zone, prop, change_prop, remove_prop, site, remove, set or reset.", what));
+                          "clear, clean_face, zone, change_zone, copy_zone, remove_zone, prop, change_prop, remove_prop, site, remove, set, reset or preset.", what));
 }
 
 }  // namespace trellis

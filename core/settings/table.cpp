@@ -93,6 +93,15 @@ void addSupport(std::vector<SettingRow>& rows) {
   rows.push_back(number("support.graded.density", "Graded density", "%", 5, 100, 65, "How full the graded layers are. About two thirds is usual."));
   rows.push_back(whole("support.foot.layers", "Foot layers", 0, 20, 0, "Lowest layers that spread out on the plate, so that slender supports stay down."));
   rows.push_back(number("support.foot.spread", "Foot spread", "mm", 0, 10, 1, "How far the lowest layer of a foot reaches past the support."));
+  rows.push_back(choice("support.filament.interface", "Interface from", {"first", "second"}, "first",
+                        "Which filament prints the interface. One that does not bond to the part's, or that water takes away, lets the gap be 0."));
+  rows.push_back(choice("support.filament.body", "Body from", {"auto", "first", "second"}, "auto",
+                        "Under an interface that dissolves, the first filament wherever the piece can be pulled out whole and the second where only "
+                        "water gets it out; or the first or second everywhere."));
+  rows.push_back(whole("support.bed.layers", "Bed layers", 0, 20, 0,
+                       "Solid layers under everything, reaching past its outline, that hold the corners of wide flat parts down. Comes off with the support."));
+  rows.push_back(number("support.bed.reach", "Bed reach", "mm", 0, 40, 4, "How far the bed reaches past the outline. Farther holds corners down better."));
+  rows.push_back(number("support.bed.gap", "Bed gap", "mm", 0, 1, 0.2, "Daylight between the bed and what is printed on it. 0 bonds; about one layer comes off by hand."));
   rows.push_back(number("support.body.spacing", "Body spacing", "mm", 0, 10, 2.2,
                         "Daylight between the lines of the support's body. 2 to 2.5 mm is usual; over 3 mm the "
                         "interface sags between them."));
@@ -103,12 +112,14 @@ void addSupport(std::vector<SettingRow>& rows) {
 void addFeatures(std::vector<SettingRow>& rows) {
   struct Row { const char *feature, *label; double speed, fan; };
   const Row features[] = {{"part.wall.outer", "outer walls", 40, 100},   {"part.wall.inner", "inner walls", 60, 100},
-                          {"part.skin", "skins", 60, 100},               {"part.infill", "infill", 80, 80},
+                          {"part.wall.steep", "walls that lean out", 25, 100}, {"part.skin", "skins", 60, 100},
+                          {"part.skin.carried", "skins right over support", 30, 100}, {"part.infill", "infill", 80, 80},
                           {"part.bridge", "bridges", 25, 100},           {"support.body", "support bodies", 70, 80},
                           {"support.interface.upper", "upper interfaces", 40, 100}, {"support.interface.lower", "lower interfaces", 40, 100},
                           {"support.graded", "graded layers", 60, 80},   {"support.hold", "holds", 40, 80},
-                          {"support.foot", "feet of supports", 40, 50},  {"brim", "the brim", 40, 0},
-                          {"skirt", "the skirt", 40, 0}};
+                          {"support.foot", "feet of supports", 40, 50},  {"support.bed", "the bed", 50, 50},
+                          {"skirt", "the skirt", 40, 0},                 {"brim", "the brim", 40, 0},
+                          {"prime", "the prime tower", 60, 80}};
   for (const Row& row : features)
     rows.push_back(number(std::string("speed.") + row.feature, std::string("Speed of ") + row.label, "mm/s", 1, 500, row.speed,
                           "Slower is neater and sticks better."));
@@ -137,18 +148,30 @@ void addMachine(std::vector<SettingRow>& rows) {
                       "Printed before everything. {bed_temperature}, {nozzle_temperature} and {height} are filled in."));
   rows.push_back(text("machine.end", "End G-code", "M104 S0\nM140 S0\nM106 S0\nG91\nG1 Z5 F600\nG90\nG28 X0 Y0\nM84",
                       "Printed after everything, with the same values filled in."));
+  rows.push_back(text("machine.tool_change", "Tool change", "T{tool}\nM109 S{nozzle_temperature}",
+                      "Printed when the other filament's turn comes; {tool} is 0 or 1. The nozzle has been lifted off and pulled back."));
+  rows.push_back(number("machine.tool_change_time", "Tool change takes", "s", 0, 300, 12, "For the time estimate."));
+  rows.push_back(number("prime.purge", "Purge", "mm³", 0, 500, 45,
+                        "What is printed into the prime tower after each tool change, until the new filament runs pure. 0 builds no tower."));
   rows.push_back(text("filament.name", "Filament", "Potting PLA", "Its name, for the G-code's head."));
-  rows.push_back(number("filament.diameter", "Diameter", "mm", 0.5, 4, 1.75, "Of the filament."));
+  rows.push_back(number("filament.diameter", "Diameter", "mm", 0.5, 4, 1.75, "Of both filaments."));
   rows.push_back(number("filament.density", "Filament density", "g/cm³", 0.3, 10, 1.24, "For the grams."));
   rows.push_back(number("filament.price", "Price", "/kg", 0, 10000, 22, "For the money, in your own currency."));
   rows.push_back(number("filament.nozzle_temperature", "Nozzle temperature", "°C", 0, 500, 210, "While printing."));
   rows.push_back(number("filament.bed_temperature", "Bed temperature", "°C", 0, 200, 60, "While printing."));
+  rows.push_back(text("filament2.name", "Second filament", "Washaway", "Its name, for the G-code's head."));
+  rows.push_back({"filament2.soluble", SettingKind::yesNo, "Water takes it away", "", 0, 0, true, {}, "Whether the second filament dissolves in water."});
+  rows.push_back(number("filament2.density", "Its density", "g/cm³", 0.3, 10, 1.22, "For the grams."));
+  rows.push_back(number("filament2.price", "Its price", "/kg", 0, 10000, 85, "For the money, in your own currency."));
+  rows.push_back(number("filament2.nozzle_temperature", "Its temperature", "°C", 0, 500, 205, "While printing."));
+  rows.push_back(number("filament2.speed", "Its top speed", "mm/s", 1, 500, 25, "The most any line is printed at with it. Soluble filaments are slow: common practice."));
 }
 
 // Layers, speeds, the machine and the filament are the plate's; walls, skins, infill and supports may be a
 // part's own.
 bool isPerPart(const std::string& key) {
-  return key == "walls" || key.starts_with("skin.") || key.starts_with("infill.") || key.starts_with("support.");
+  return key == "walls" || key.starts_with("skin.") || key.starts_with("infill.") ||
+         (key.starts_with("support.") && !key.starts_with("support.bed."));
 }
 
 }  // namespace

@@ -14,6 +14,11 @@ std::string choiceInWords(const std::string& key, const std::string& choice) {
       {{"support.normal.outline", "close"}, "close to the shadow"},
       {{"support.normal.outline", "squared"}, "square columns"},
       {{"support.body.pattern", "zigzag"}, "one zigzag"},
+      {{"support.filament.interface", "first"}, "first filament"},
+      {{"support.filament.interface", "second"}, "second filament"},
+      {{"support.filament.body", "auto"}, "first if it comes out"},
+      {{"support.filament.body", "first"}, "first filament"},
+      {{"support.filament.body", "second"}, "second filament"},
       {{"support.footing", "plate"}, "plate only"},
       {{"support.footing", "any"}, "plate and part"}};
   const auto found = words.find({key, choice});

@@ -32,9 +32,11 @@ struct Column {
   double wanted = 0;       // mm² of demand in plan
   double noRoom = 0;       // mm² of it where the gaps leave less than the thinnest layer
   double withoutFooting = 0;  // mm² of it given up because nothing allowed to stand on is under it
+  double tooSteep = 0;     // mm² of footing left out on slopes too steep to grip without an interface
+  double slenderHeight = 0, slenderWidth = 0;  // mm, of what stays too thin for its height; 0 if nothing does
 };
 
-// Heights, highest first and ending with 0, between which a site's support is printed. The gap above
+// Heights, highest first and ending with the floor, between which a site's support is printed. The gap above
 // is exact for every layer of the site: a boundary lies at (underside of layer i) − gapAbove for each
 // i of the site, and for as many layers below as the interface is thick. Farther down boundaries are the
 // part's own, so that both are printed at one height; one slab of another thickness lies between.
@@ -44,13 +46,8 @@ std::vector<double> planHeights(const LayerPlan& plan, std::size_t lowest, std::
 // The same beside a wall: the part's own boundaries from its top layer down.
 std::vector<double> planHoldHeights(const LayerPlan& plan, std::size_t highest, const SupportRules& rules);
 
-// Lets the site's demand down to its footing. Weak on up-facing slopes when the gap below is no
-// multiple of the layer height: landings narrower than half a line are left out there.
-// barred is up-facing surface where nothing may stand, all parts together, by the layer above it.
+// Lets the site's demand down to its footing and divides what stands there by its uses. barred is up-facing surface where nothing may stand, all parts together, by the layer above it.
 Column buildColumn(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& barred,
                    const SupportRules& rules, const Progress& progress);
-
-// How far beyond its demand, in mm in plan, a column may reach.
-double columnSpread(const SupportRules& rules);
 
 }  // namespace trellis

@@ -40,6 +40,7 @@ Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>&
   const Layers hanging = together(plan, parts, [](const PartObstacles& part) -> const Layers& { return part.hanging; }, progress);
   result.ledges.resize(plan.count());
   result.walls.resize(plan.count());
+  for (const PartObstacles& part : parts) result.gapsBeside.push_back(part.gapBeside);
   result.besides.resize(plan.count());
   const double slope = std::tan(toRadians(90 - standingSlope));
   parallelFor(plan.count(), progress, [&](std::size_t i) {

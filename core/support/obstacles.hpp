@@ -15,6 +15,7 @@ struct Obstacles {
   std::vector<Polygons> ledges;    // of each section, what the next one leaves uncovered: up-facing surface
   std::vector<Polygons> walls;     // outlines that count for the gap beside, as open lines
   std::vector<Polygons> besides;   // sections, and everything within the gap beside of walls
+  std::vector<double> gapsBeside;  // mm, kept in besides from each part
   std::vector<Polygons> forbidden; // zones to be kept clear; empty when there are none
 };
 

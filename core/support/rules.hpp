@@ -29,6 +29,7 @@ struct SupportRules {
   double lineWidth = 0.45;  // mm
   double thinnest = 0.05;   // mm, of any support layer
   double thickest = 0.32;   // mm, 0.8 × nozzle width
+  double floor = 0;         // mm, height of what supports stand on: the plate, or a bed less than 0
 };
 
 }  // namespace trellis

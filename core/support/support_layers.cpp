@@ -6,6 +6,7 @@
 #include "core/slice/polygon_key.hpp"
 
 #include <algorithm>
+#include <functional>
 #include <map>
 
 namespace trellis {
@@ -64,19 +65,22 @@ struct Region {
   Polygons area;
   Box2 box;
   std::vector<std::size_t> sites;
+  std::size_t rules;
 };
 
 struct Draft {
   double bottom, top;
   std::vector<std::pair<std::size_t, const ColumnSlab*>> slabs;  // with the column each belongs to
+  std::map<std::size_t, std::vector<const ColumnSlab*>, std::greater<>> byRules;  // those of sites, zones and props before the parts' own
   std::vector<Region> regions;
 };
 
 // The sites whose slab reaches into a region: some outline of theirs begins there. A region is a union
 // of whole outlines, but for what interface takes from body, and that site is found by its interface.
-std::vector<std::size_t> sitesIn(const Polygons& region, const Draft& draft, Polygons ColumnSlab::*which) {
+std::vector<std::size_t> sitesIn(const Polygons& region, const Draft& draft, const std::vector<const ColumnSlab*>& slabs, Polygons ColumnSlab::*which) {
   std::vector<std::size_t> sites;
   for (const auto& [site, slab] : draft.slabs) {
+    if (std::find(slabs.begin(), slabs.end(), slab) == slabs.end()) continue;
     const Polygons& theirs = slab->*which;
     const bool reaches = std::any_of(theirs.begin(), theirs.end(), [&](const Polygon& outline) { return contains(region, outline.front()); });
     if (reaches) sites.push_back(site);
@@ -85,20 +89,21 @@ std::vector<std::size_t> sitesIn(const Polygons& region, const Draft& draft, Pol
 }
 
 void fillDraft(Draft& draft) {
-  Polygons taken;  // by uses that win
-  for (std::size_t k = areasOfKind.size(); k-- > 0;) {
-    const auto which = areasOfKind[k];
-    Polygons all;
-    for (const auto& [site, slab] : draft.slabs) all.insert(all.end(), (slab->*which).begin(), (slab->*which).end());
-    if (all.empty()) continue;
-    if (draft.slabs.size() > 1 && !taken.empty()) all = subtract(all, taken);
-    if (draft.slabs.size() > 1) taken.insert(taken.end(), all.begin(), all.end());
-    for (Polygons& component : components(withoutSpecks(all, smallest))) {
-      std::vector<std::size_t> sites = sitesIn(component, draft, which);
-      const Box2 box = boundsOf(component);
-      draft.regions.push_back({static_cast<RegionKind>(k), std::move(component), box, std::move(sites)});
+  Polygons taken;  // by uses that win, and by settings of their own
+  for (std::size_t k = areasOfKind.size(); k-- > 0;)
+    for (const auto& [rules, slabs] : draft.byRules) {
+      const auto which = areasOfKind[k];
+      Polygons all;
+      for (const ColumnSlab* slab : slabs) all.insert(all.end(), (slab->*which).begin(), (slab->*which).end());
+      if (all.empty()) continue;
+      if (draft.slabs.size() > 1 && !taken.empty()) all = subtract(all, taken);
+      if (draft.slabs.size() > 1) taken.insert(taken.end(), all.begin(), all.end());
+      for (Polygons& component : components(withoutSpecks(all, smallest))) {
+        std::vector<std::size_t> sites = sitesIn(component, draft, slabs, which);
+        const Box2 box = boundsOf(component);
+        draft.regions.push_back({static_cast<RegionKind>(k), std::move(component), box, std::move(sites), rules});
+      }
     }
-  }
 }
 
 using Pairs = std::vector<std::pair<std::size_t, std::size_t>>;  // numbers of regions
@@ -188,6 +193,7 @@ SupportLayers assembleSupport(const Columns& columns, const Progress& progress) 
       draft.bottom = slab.bottom;
       draft.top = slab.top;
       draft.slabs.emplace_back(i, &slab);
+      draft.byRules[columns[i]->rules].push_back(&slab);
     }
   std::vector<Draft> drafts;
   for (auto& [height, draft] : byHeight) drafts.push_back(std::move(draft));
@@ -206,13 +212,12 @@ SupportLayers assembleSupport(const Columns& columns, const Progress& progress) 
       const auto [entry, fresh] = numbers.try_emplace(sets.find(first[l] + r), result.pieces.size());
       if (fresh) result.pieces.push_back({drafts[l].bottom, drafts[l].top, {}, 0});
       account(result.pieces[entry->second], region, drafts[l], carries(region, drafts[l].top, columns));
-      const std::size_t rules = region.sites.empty() ? 0 : columns[region.sites.front()]->rules;
-      const std::uint64_t areaKey = KeyBuilder().add(region.kind).add(rules).add(keyOf(region.area)).key();
+      const std::uint64_t areaKey = KeyBuilder().add(region.kind).add(region.rules).add(keyOf(region.area)).key();
       for (const auto& [site, slab] : drafts[l].slabs)
         if (!slab->ties.empty() && std::find(region.sites.begin(), region.sites.end(), site) != region.sites.end() &&
             contains(region.area, slab->ties.front().back()))
           layer.ties.push_back({entry->second, columns[site]->rules, slab->ties});
-      layer.regions.push_back({entry->second, region.kind, rules, std::move(region.area), areaKey});
+      layer.regions.push_back({entry->second, region.kind, region.rules, std::move(region.area), areaKey});
     }
     if (layer.regions.empty()) continue;
     std::stable_sort(layer.regions.begin(), layer.regions.end(),

@@ -10,7 +10,7 @@ namespace trellis {
 struct PieceRegion {
   std::size_t piece = 0;  // index into SupportLayers::pieces
   RegionKind kind = RegionKind::body;
-  std::size_t rules = 0;   // what settings it is printed by, into Build::rules: those of its first site
+  std::size_t rules = 0;   // what settings it is printed by, into Build::rules
   Polygons area;
   std::uint64_t key = 0;   // of area and kind: straight columns have the same in every layer
 };
@@ -41,7 +41,8 @@ struct SupportLayers {
 };
 
 // Where slabs of two columns overlap without being the same layer, the column that ends lower keeps
-// the room: its interface is near. Slabs of the same layer are united, and where their uses differ the one that comes later in RegionKind wins.
+// the room: its interface is near. Slabs of the same layer and settings are united; where their uses differ the one that comes later in RegionKind wins,
+// and where their settings do, those that a decision has for itself.
 // Weak where two sites of different height touch: the higher column stands there with a gap of less
 // than a layer over the lower one's top.
 SupportLayers assembleSupport(const std::vector<std::shared_ptr<const Column>>& columns, const Progress& progress);

@@ -38,7 +38,7 @@ std::vector<Stretch> findStretches(const SupportLayers& layers) {
 void addQuad(std::vector<SolidVertex>& out, const Vec3& a, const Vec3& b, const Vec3& c, const Vec3& d, const Vec3& normal,
              const PieceRegion& region) {
   const auto vertex = [&](const Vec3& p) {
-    return SolidVertex{p.cast<float>(), normal.cast<float>(), region.kind, static_cast<std::uint32_t>(region.rules)};
+    return SolidVertex{p.cast<float>(), normal.cast<float>(), region.kind, static_cast<std::uint32_t>(region.rules), static_cast<std::uint32_t>(region.piece)};
   };
   for (const Vec3& p : {a, b, c, a, c, d}) out.push_back(vertex(p));
 }

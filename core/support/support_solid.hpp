@@ -9,7 +9,7 @@ namespace trellis {
 struct SolidVertex {
   Vec3f at, normal;
   RegionKind kind = RegionKind::body;
-  std::uint32_t rules = 0;     // as PieceRegion::rules
+  std::uint32_t rules = 0, piece = 0;  // as in PieceRegion
 };
 
 struct SupportSolid {

@@ -65,7 +65,7 @@ Reach nearestPath(const std::vector<Path>& paths, const std::vector<bool>& done,
   return best;
 }
 
-void appendStage(std::vector<Path> paths, const Owner& owner, Point& at, std::vector<Run>& runs) {
+void appendStage(std::vector<Path> paths, const PathGroup& group, Point& at, std::vector<Run>& runs) {
   std::erase_if(paths, [](const Path& path) { return path.points.size() < 2; });
   std::vector<bool> done(paths.size(), false);
   for (std::size_t count = 0; count < paths.size(); ++count) {
@@ -73,7 +73,7 @@ void appendStage(std::vector<Path> paths, const Owner& owner, Point& at, std::ve
     done[next.index] = true;
     Path& path = paths[next.index];
     if (path.closed) {
-      const bool seam = path.feature == Feature::wallOuter;
+      const bool seam = path.feature == Feature::wallOuter || path.feature == Feature::wallSteep;
       const std::size_t start = seam ? seamOf(path.points, at) : nearestPoint(path.points, at);
       std::rotate(path.points.begin(), path.points.begin() + static_cast<std::ptrdiff_t>(start), path.points.end());
       path.points.push_back(path.points.front());
@@ -81,7 +81,7 @@ void appendStage(std::vector<Path> paths, const Owner& owner, Point& at, std::ve
       std::reverse(path.points.begin(), path.points.end());
     }
     at = path.points.back();
-    runs.push_back({path.feature, path.width, owner, std::move(path.points)});
+    runs.push_back({path.feature, path.width, group.owner, std::move(path.points), group.tool, path.height});
   }
 }
 
@@ -113,7 +113,7 @@ std::vector<Run> orderPaths(const std::vector<PathGroup>& groups) {
       }
     }
     done[next] = true;
-    for (const auto& stage : groups[next].stages) appendStage(stage, groups[next].owner, at, runs);
+    for (const auto& stage : groups[next].stages) appendStage(stage, groups[next], at, runs);
   }
   return runs;
 }

@@ -14,6 +14,8 @@ struct Run {
   double width = 0;  // mm
   Owner owner;
   Polygon points;
+  int tool = 0;       // which filament
+  double height = 0;  // mm, when it is not the layer's
 };
 
 // Nearest first, from the plate's origin, so that a layer's order depends on nothing but itself. The

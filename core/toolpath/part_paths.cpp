@@ -38,6 +38,16 @@ Polygons bridgesIn(const std::vector<Polygons>& sections, std::size_t layer, con
   return wide.empty() ? wide : intersect(inside, grow(wide, 1.5 * w));
 }
 
+// Loops that run over nothing for a tenth of their length are printed as steep ones.
+void markSteep(std::vector<Path>& loops, const Polygons& below) {
+  constexpr double share = 0.1;
+  for (Path& loop : loops) {
+    double over = 0;
+    for (const Polygon& line : linesOutside(asLines({loop.points}), below)) over += lengthOf({loop.feature, loop.width, false, line});
+    if (over > share * lengthOf(loop)) loop.feature = Feature::wallSteep;
+  }
+}
+
 class IslandFiller {
  public:
   IslandFiller(const std::vector<Polygons>& sections, std::size_t layer, const Polygons& carried, const PartRules& rules)
@@ -53,12 +63,13 @@ class IslandFiller {
     }
     const Polygons rest = subtract(inside, bridges);
     const Polygons skins = skinsIn(rest);
-    addLines(stages.emplace_back(), Feature::skin, w, fillLines(grow(skins, -w * fillInset), skinAngle(skins), w));
+    const bool carried = !carried_.empty() && area(intersect(skins, carried_)) > area(skins) / 2;
+    const double angle = carried || layer_ % 2 == 0 ? evenAngle : oddAngle;
+    addLines(stages.emplace_back(), carried ? Feature::skinCarried : Feature::skin, w, fillLines(grow(skins, -w * fillInset), angle, w));
     if (rules_.infillDensity <= 0) return;
     const Polygons sparse = opened(subtract(rest, skins), w / 2);
-    const double angle = layer_ % 2 ? oddAngle : evenAngle;
     addLines(stages.emplace_back(), Feature::infill, w,
-             fillLines(grow(sparse, -w * fillInset), angle, w / rules_.infillDensity, w));
+             fillLines(grow(sparse, -w * fillInset), layer_ % 2 ? oddAngle : evenAngle, w / rules_.infillDensity, w));
   }
 
  private:
@@ -67,11 +78,6 @@ class IslandFiller {
                           bareAgainst(sections_, layer_, rules_.skinTop, 1, rest));
     bare = opened(bare, rules_.lineWidth / 8);
     return bare.empty() ? bare : intersect(rest, grow(bare, rules_.lineWidth));
-  }
-
-  double skinAngle(const Polygons& skins) const {
-    const bool overSupport = !carried_.empty() && area(intersect(skins, carried_)) > area(skins) / 2;
-    return overSupport || layer_ % 2 == 0 ? evenAngle : oddAngle;
   }
 
   const std::vector<Polygons>& sections_;
@@ -109,6 +115,7 @@ PartPaths partPaths(std::size_t part, const std::vector<Polygons>& sections, std
   for (const Polygons& island : components(sections[layer])) {
     Walls walls = wallsOf(island, rules.walls, rules.lineWidth, Feature::wallOuter, Feature::wallInner);
     PathGroup group{{Owner::part, part}, {}};
+    if (layer > 0 && !walls.loops.empty()) markSteep(walls.loops.front(), sections[layer - 1]);
     std::reverse(walls.loops.begin(), walls.loops.end());  // inner walls first: they hold the outer ones
     group.stages = std::move(walls.loops);
     group.stages.push_back(std::move(walls.thin));

@@ -21,7 +21,8 @@ struct PartPaths {
 };
 
 // sections are the part's own, one per layer; carried is what support lies right under in this layer.
-// Skins alternate between 45° and 135°; over support they start at 45°, across the interface's lines.
+// Skins alternate between 45° and 135°; over support they start at 45°, across the interface's lines. A wall is
+// steep when a tenth of it or more has its middle over nothing.
 PartPaths partPaths(std::size_t part, const std::vector<Polygons>& sections, std::size_t layer,
                     const Polygons& carried, const PartRules& rules);
 

@@ -9,15 +9,21 @@
 
 namespace trellis {
 
-enum class Feature : std::uint8_t { wallOuter, wallInner, skin, infill, bridge, supportBody, graded, interfaceUpper, interfaceLower, hold, foot, skirt, brim };
+// steep walls lean out over the layer below by more than half their width; carried skins lie right over support.
+enum class Feature : std::uint8_t {
+  wallOuter, wallInner, wallSteep, skin, skinCarried, infill, bridge,
+  supportBody, graded, interfaceUpper, interfaceLower, hold, foot, bed, skirt, brim, prime
+};
 
 // Names as in G-code comments, reports and setting keys ("speed.<name>", "fan.<name>").
-inline constexpr std::array<std::string_view, 13> featureNames = {
-    "part.wall.outer", "part.wall.inner", "part.skin", "part.infill", "part.bridge",
-    "support.body", "support.graded", "support.interface.upper", "support.interface.lower", "support.hold", "support.foot", "skirt", "brim"};
+inline constexpr std::array<std::string_view, 17> featureNames = {
+    "part.wall.outer", "part.wall.inner", "part.wall.steep", "part.skin", "part.skin.carried", "part.infill", "part.bridge",
+    "support.body", "support.graded", "support.interface.upper", "support.interface.lower", "support.hold", "support.foot", "support.bed",
+    "skirt", "brim", "prime"};
 inline constexpr std::size_t featureCount = featureNames.size();
 
 inline std::string_view nameOf(Feature feature) { return featureNames[static_cast<std::size_t>(feature)]; }
+// Of pieces; a bed belongs to all that stands on it.
 inline bool isSupport(Feature feature) {
   return feature >= Feature::supportBody && feature <= Feature::foot;
 }
@@ -34,6 +40,7 @@ struct Path {
   double width = 0;  // mm
   bool closed = false;  // the last point joins the first again
   Polygon points;
+  double height = 0;  // mm, when it is not the layer's
 };
 
 // Paths that belong together on the plate, such as one island of a part: printed one after the other,
@@ -41,6 +48,7 @@ struct Path {
 struct PathGroup {
   Owner owner;
   std::vector<std::vector<Path>> stages;
+  int tool = 0;  // which filament: 0 the first, 1 the second
 };
 
 // Cross-section in mm² of a line of width w and height h: (w − h)·h + πh²/4, a rectangle with round

@@ -6,6 +6,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <map>
 
 namespace trellis {
 
@@ -81,24 +82,22 @@ Stages regionPaths(const PieceRegion& region, double top, const SupportPathRules
   return stages;
 }
 
-std::vector<PathGroup> supportGroups(const SupportLayer& layer, const std::vector<const Stages*>& paths, const std::vector<double>& tieWidths) {
-  std::vector<PathGroup> groups;
-  const auto groupOf = [&](std::size_t piece) -> PathGroup& {
-    const Owner owner{Owner::piece, piece};
-    if (groups.empty() || groups.back().owner != owner) groups.push_back({owner, {}});
-    return groups.back();
+std::vector<PathGroup> supportGroups(const SupportLayer& layer, const std::vector<RegionPrint>& regions, const std::vector<RegionPrint>& ties) {
+  std::map<std::pair<std::size_t, int>, PathGroup> groups;  // by piece and filament
+  const auto groupOf = [&](std::size_t piece, int tool) -> PathGroup& {
+    return groups.try_emplace({piece, tool}, PathGroup{{Owner::piece, piece}, {}, tool}).first->second;
   };
   for (std::size_t r = 0; r < layer.regions.size(); ++r) {
-    PathGroup& group = groupOf(layer.regions[r].piece);
-    group.stages.insert(group.stages.end(), paths[r]->begin(), paths[r]->end());
-    if (r + 1 < layer.regions.size() && layer.regions[r + 1].piece == layer.regions[r].piece) continue;
-    for (std::size_t t = 0; t < layer.ties.size(); ++t) {
-      if (layer.ties[t].piece != layer.regions[r].piece) continue;
-      std::vector<Path>& stage = group.stages.emplace_back();
-      for (const Polygon& line : layer.ties[t].lines) stage.push_back({Feature::hold, tieWidths[t], false, line});
-    }
+    PathGroup& group = groupOf(layer.regions[r].piece, regions[r].tool);
+    group.stages.insert(group.stages.end(), regions[r].paths->begin(), regions[r].paths->end());
   }
-  return groups;
+  for (std::size_t t = 0; t < layer.ties.size(); ++t) {
+    std::vector<Path>& stage = groupOf(layer.ties[t].piece, ties[t].tool).stages.emplace_back();
+    for (const Polygon& line : layer.ties[t].lines) stage.push_back({Feature::hold, ties[t].width, false, line});
+  }
+  std::vector<PathGroup> result;
+  for (auto& [key, group] : groups) result.push_back(std::move(group));
+  return result;
 }
 
 }  // namespace trellis

@@ -36,9 +36,15 @@ Stages regionPaths(const PieceRegion& region, double top, const SupportPathRules
 // Which way crossed lines run in a layer: 0 or 1, one after the other.
 int crossingOf(double top, const SupportPathRules& rules);
 
-// One group per piece of a layer, its ties last; paths are those of the layer's regions and tieWidths, mm, those
-// of its ties, in their order.
-std::vector<PathGroup> supportGroups(const SupportLayer& layer, const std::vector<const Stages*>& paths, const std::vector<double>& tieWidths);
+// How one region, or the ties, of a layer are printed.
+struct RegionPrint {
+  const Stages* paths = nullptr;  // of regions
+  double width = 0;               // mm, of ties
+  int tool = 0;
+};
+
+// One group per piece and filament of a layer, its ties last. regions and ties are as in the layer.
+std::vector<PathGroup> supportGroups(const SupportLayer& layer, const std::vector<RegionPrint>& regions, const std::vector<RegionPrint>& ties);
 
 inline constexpr double bodyAngle = 45, interfaceAngle = 135;
 

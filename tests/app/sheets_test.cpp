@@ -143,7 +143,7 @@ TEST_F(SheetsTest, TheWedgeIsDraggedToANewFreeLeanInOneStep) {
 TEST_F(SheetsTest, TheTallySaysWhatTheReportSays) {
   open(table(30, 12, 3));
   const Build& build = *window.session().shown().build;
-  const double total = grams(build.tally.volume(), window.session().settings());
+  const double total = grams(build.tally.whole(), window.session().settings());
   EXPECT_THAT(textOf(window.tally()).toStdString(), testing::HasSubstr(QString::number(total, 'f', 1).toStdString() + " g"));
   EXPECT_THAT(textOf(window.tally()).toStdString(), testing::HasSubstr(durationWords(build.tally.seconds).toStdString()));
   QTest::keyClick(&window, Qt::Key_T, Qt::ControlModifier);

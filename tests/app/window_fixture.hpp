@@ -63,7 +63,7 @@ class WindowTest : public testing::Test {
 
   void set(const char* key, double value) { window.findChild<QWidget*>(key)->findChild<QDoubleSpinBox*>()->setValue(value); }
 
-  double supportVolume() { return window.session().shown().build->tally.supportVolume(); }
+  double supportVolume() { return window.session().shown().build->tally.support().volume; }
 
   ScratchFolder folder;
   MainWindow window;

@@ -121,7 +121,7 @@ TEST_F(GcodeText, SpeedAndFanFollowTheFeature) {
     ASSERT_LT(static_cast<std::size_t>(which), featureCount) << feature;
     const auto f = static_cast<Feature>(which);
     seen.insert(feature);
-    EXPECT_NEAR(feed / 60, speedOf(f, layer == 0, rules), 0.01) << line;
+    EXPECT_NEAR(feed / 60, speedOf(trellis::Run{f, 0, {}, {}}, layer == 0, rules), 0.01) << line;
     EXPECT_NEAR(fan, layer == 0 ? 0 : 255 * rules.fan[static_cast<std::size_t>(which)], 0.5) << feature;
   }
   EXPECT_GE(seen.size(), 6u);

@@ -152,7 +152,7 @@ void expectPricesAddUp(const Build& built) {
     volume += price.use.volume;
     time += price.use.seconds;
   }
-  EXPECT_NEAR(volume, built.tally.supportVolume(), 1e-3 * built.tally.supportVolume());
+  EXPECT_NEAR(volume, built.tally.support().volume, 1e-3 * built.tally.support().volume);
   EXPECT_NEAR(time, supportSeconds(built), 1e-3 * supportSeconds(built));
 }
 
@@ -179,7 +179,7 @@ TEST(Prices, OfASiteThatStandsAloneIsWhatItsAbsenceSaves) {
   for (std::size_t s = 0; s < 2; ++s) {
     const BuildPtr without = build(performed(*project, DecideSite{0, sitesOf(all).list[s].at, Choice::block}));
     const Price price = priceOf(*all, {CauseKind::site, 0, s});
-    const double saved = all->tally.supportVolume() - without->tally.supportVolume();
+    const double saved = all->tally.support().volume - without->tally.support().volume;
     EXPECT_NEAR(price.use.volume, saved, 0.02 * saved);
     const double faster = supportSeconds(*all) - supportSeconds(*without);
     EXPECT_NEAR(price.use.seconds, faster, 0.02 * faster);

@@ -64,7 +64,7 @@ TEST(FloatingStarts, AreFoundWhereSomethingBeginsOnNothing) {
 TEST(Sources, DecideWhatAsksForSupport) {
   // A shelf that hangs on a wall, and a drop that begins in mid-air.
   const MeshPtr mesh = together({box({0, 0, 0}, {5, 20, 30}), box({0, 0, 20}, {20, 20, 22}), box({16, 8, 12}, {20, 12, 20})});
-  const auto volume = [&](const char* source) { return build(projectOf(mesh, {{"support.source", source}}))->tally.supportVolume(); };
+  const auto volume = [&](const char* source) { return build(projectOf(mesh, {{"support.source", source}}))->tally.support().volume; };
   const double overhangs = volume("overhangs"), floating = volume("floating");
   EXPECT_GT(floating, 10);
   EXPECT_GT(overhangs, 3 * floating);
@@ -74,7 +74,7 @@ TEST(Sources, DecideWhatAsksForSupport) {
 TEST(Decisions, AnEnforcerGivesSupportThereAndNowhereElse) {
   const ProjectPtr bare = projectOf(table(40, 15, 3), {{"support.source", "decisions"}});
   const auto built = build(marked(bare, {60, 60, 15}, 4, Mark::enforce));
-  EXPECT_GT(built->tally.supportVolume(), 20);
+  EXPECT_GT(built->tally.support().volume, 20);
   const Box2 box = boundsOf(everywhere(*built));
   EXPECT_NEAR(box.min().x(), 56, 0.3);
   EXPECT_NEAR(box.max().x(), 64, 0.3);
@@ -104,10 +104,10 @@ TEST(Footing, PlateOnlyNeverStandsOnThePartAndSaysSo) {
   // A shelf over a tray that is wider than it.
   const MeshPtr mesh = together({box({0, 0, 0}, {40, 40, 2}), box({0, 0, 0}, {5, 40, 20}), box({0, 0, 18}, {30, 40, 20})});
   const auto onPart = build(projectOf(mesh));
-  EXPECT_GT(onPart->tally.supportVolume(), 100);
+  EXPECT_GT(onPart->tally.support().volume, 100);
   EXPECT_THAT(onPart->findings, Not(withCode("no-footing")));
   const auto onPlate = build(projectOf(mesh, {{"support.footing", "plate"}}));
-  EXPECT_EQ(onPlate->tally.supportVolume(), 0);
+  EXPECT_EQ(onPlate->tally.support().volume, 0);
   EXPECT_THAT(onPlate->findings, withCode("no-footing"));
 }
 

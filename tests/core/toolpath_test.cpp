@@ -33,16 +33,16 @@ TEST(Tally, PartsSumToTheTotalAndToTheGcode) {
   for (const Use& use : built->tally.features) seconds += use.seconds;
   EXPECT_NEAR(seconds, built->tally.seconds, 1e-6);
   for (const Use& use : built->tally.pieces) pieces += use.volume;
-  EXPECT_NEAR(pieces, built->tally.supportVolume(), 1e-6);
+  EXPECT_NEAR(pieces, built->tally.support().volume, 1e-6);
   for (const Bead& bead : readBeads(gcodeOf(project))) extruded += bead.e;
-  EXPECT_NEAR(extruded * pi * 1.75 * 1.75 / 4, built->tally.volume(), 0.002 * built->tally.volume());
+  EXPECT_NEAR(extruded * pi * 1.75 * 1.75 / 4, built->tally.whole().volume, 0.002 * built->tally.whole().volume);
 }
 
 // A solid block takes its own volume of filament, within what round line ends leave open.
 TEST(PartPaths, ASolidBlockIsFilled) {
   const auto built = build(projectOf(box({0, 0, 0}, {20, 20, 6}), {{"infill.density", 100}, {"skirt.loops", 0}}));
-  EXPECT_NEAR(built->tally.volume() / 2400, beadArea(0.45, 0.2) / 0.09, 0.03);  // the share of its box that a bead fills
-  EXPECT_LT(built->tally.volume(), 2400);
+  EXPECT_NEAR(built->tally.whole().volume / 2400, beadArea(0.45, 0.2) / 0.09, 0.03);  // the share of its box that a bead fills
+  EXPECT_LT(built->tally.whole().volume, 2400);
 }
 
 TEST(PartPaths, SparseInfillHasTheDensityAsked) {

@@ -1,0 +1,216 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/support/let_down.hpp"
+
+#include "core/support/slender.hpp"
+
+#include <algorithm>
+#include <cmath>
+
+namespace trellis {
+
+namespace {
+
+constexpr double eps = 1e-7;  // mm
+constexpr double roughness = 0.05;  // mm a free outline may move: the rim of a slope is ragged, and nobody prints that
+constexpr double smoothing = 0.004;  // mm an outline may move; without it corners pile up from layer to layer
+
+class Letting {
+ public:
+  // slender, if given, widens what is too thin.
+  Letting(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& barred, const SupportRules& rules,
+          Clearance& clearance, const SlenderColumns* slender)
+      : site_(site), obstacles_(obstacles), barred_(barred), rules_(rules), clearance_(clearance), slender_(slender) {}
+
+  Descent run(const std::vector<double>& heights, const Progress& progress) {
+    for (const Polygons& layer : site_.layers) descent_.wanted += area(layer);
+    for (std::size_t i = site_.lowest; i <= site_.highest(); ++i)
+      if (!site_.isHold() && span(i).bottom - rules_.gapAbove - rules_.floor < rules_.thinnest - eps) descent_.noRoom += area(site_.layers[i - site_.lowest]);
+    Polygons reach;
+    for (std::size_t q = 0; q + 1 < heights.size(); ++q) {
+      progress.check();
+      Step step{heights[q + 1], heights[q]};
+      if (const Polygons* fresh = demandUnder(step.top)) {
+        if (!site_.isHold()) descent_.noRoom += withoutRoom(*fresh, step.top);
+        reach = joined(reach, wide(*fresh));
+      }
+      if (reach.empty()) continue;
+      if (slender_) widen(reach, step);
+      land(step, reach);
+      const double before = area(reach);
+      Polygons cleared = withoutSpecks(simplified(clearance_.clearOfPart(reach, step.bottom, step.top), smoothing), speck());
+      const double loss = before - area(cleared);
+      if (site_.isHold() && loss > speck() / 10) cleared = besideFlare(reach, loss, step);
+      if (loss > 1e-4 * std::min(1.0, before)) reach = std::move(cleared);  // else a straight column stays as it is
+      step.lost = step.lost || loss > speck() / 10;
+      step.reach = reach;
+      steps().push_back(std::move(step));
+    }
+    standOnSomething();
+    return std::move(descent_);
+  }
+
+ private:
+  void widen(Polygons& reach, Step& step) {
+    Polygons wide = slender_->widened(reach, step.bottom, step.top);
+    rim_ = unite(rim_, subtract(wide, reach));
+    step.rim = rim_;
+    reach = std::move(wide);
+  }
+
+  const LayerSpan& span(std::size_t layer) const { return obstacles_.plan.spans[layer]; }
+  std::vector<Step>& steps() { return descent_.steps; }
+
+  // Grown to at least two lines where it is thinner, closed over slits of less than one line.
+  Polygons printable(const Polygons& reach) const {
+    const double w = rules_.lineWidth;
+    Polygons result = closed(reach, w / 2);
+    // What opening takes is thin, or a corner: the corners lie within half a line of what it leaves.
+    const Polygons thin = withoutSpecks(subtract(result, grow(opened(result, w * 0.98), w / 2)), w * w / 20);
+    if (thin.empty()) return result;
+    const Polygons veryThin = subtract(thin, opened(thin, w / 2));
+    return unite(unite(result, grow(thin, w / 2)), grow(veryThin, w));
+  }
+
+  // What is built for demand: more where a prop has its width, or columns are square.
+  Polygons wide(const Polygons& fresh) const {
+    Polygons all = site_.stout.empty() ? fresh : unite(fresh, site_.stout);
+    return rules_.outline == Outline::squared && !site_.isHold() ? cellsTouched(all, rules_.columnSize) : all;
+  }
+
+  // The squares of a grid over the plate that a region touches.
+  static Polygons cellsTouched(const Polygons& region, double size) {
+    Polygons cells;
+    const Box2 box = boundsOf(region);
+    for (double x = std::floor(box.min().x() / size) * size; x < box.max().x(); x += size)
+      for (double y = std::floor(box.min().y() / size) * size; y < box.max().y(); y += size) {
+        const Polygons cell = rectangle({Vec2(x, y), Vec2(x + size, y + size)});
+        if (!withoutSpecks(intersect(cell, region), 1e-3).empty()) cells.push_back(cell.front());
+      }
+    return unite(cells);
+  }
+
+  // Fresh demand joins what is let down already. What begins here is made printable at once; what only
+  // widens a slope by a step is looked at every few layers, and when the site is complete.
+  Polygons joined(const Polygons& reach, const Polygons& fresh) {
+    Polygons all = reach;
+    for (const Polygons& piece : components(fresh)) {
+      const bool begins = reach.empty() || !meet(reach, piece, 0.01);
+      const Polygons wide = begins ? printable(piece) : piece;
+      all.insert(all.end(), wide.begin(), wide.end());
+    }
+    all = unite(all);
+    const bool complete = ++freshLayers_ == site_.layers.size();
+    return simplified(complete || freshLayers_ % 4 == 0 ? printable(all) : all, roughness);
+  }
+
+  const Polygons* demandUnder(double top) const {
+    for (std::size_t i = site_.lowest; i <= site_.highest(); ++i)
+      if (std::abs((site_.isHold() ? span(i).top : span(i).bottom - rules_.gapAbove) - top) < eps) return &site_.layers[i - site_.lowest];
+    return nullptr;
+  }
+
+  // A hold keeps its thickness beside a wall that flares downward: it moves out as far as it would be eaten away,
+  // and the layer above stands on it by all but that.
+  Polygons besideFlare(const Polygons& reach, double loss, const Step& step) {
+    double rim = 0;
+    for (const Polygon& outline : reach)
+      for (std::size_t i = 0; i < outline.size(); ++i) rim += (toMm(outline[(i + 1) % outline.size()]) - toMm(outline[i])).norm();
+    const double out = std::min({2 * loss / rim, step.top - step.bottom, rules_.lineWidth / 2});
+    return withoutSpecks(simplified(clearance_.clearOfPart(grow(reach, out), step.bottom, step.top), smoothing), speck());
+  }
+
+  // Area of fresh demand over part that is closer than both gaps and the thinnest layer allow.
+  double withoutRoom(const Polygons& fresh, double top) const {
+    const auto [from, to] = layersWithin(obstacles_.plan, top - rules_.thinnest - rules_.gapBelow + 2 * eps, top);
+    double sum = 0;
+    for (std::size_t l = from; l < to; ++l) sum = std::max(sum, area(intersect(fresh, obstacles_.sections[l])));
+    return sum;
+  }
+
+  double speck() const { return rules_.lineWidth * rules_.lineWidth / 2; }
+
+  // Takes out of reach what ends on the part within this slab, and gives it an underside exactly at the
+  // part's top plus the gap below.
+  void land(Step& step, Polygons& reach) {
+    const double least = rules_.thinnest - eps;
+    const auto [from, to] = layersWithin(obstacles_.plan, step.bottom - rules_.gapBelow - rules_.thinnest, step.top - rules_.gapBelow);
+    for (std::size_t l = to; l-- > from && !reach.empty();) {
+      const double bottom = span(l).top + rules_.gapBelow;
+      const bool here = bottom <= step.top - least && bottom > step.bottom - least && std::abs(bottom - step.bottom) > eps;
+      const bool exactlyBelow = std::abs(bottom - step.bottom) <= eps;
+      if (!here && !exactlyBelow) continue;
+      Polygons landing = intersect(reach, obstacles_.ledges[l]);
+      if (landing.empty()) continue;
+      reach = subtract(reach, landing);
+      const double wanted = area(landing);
+      if (rules_.footing == Footing::plate) landing.clear();
+      if (l + 1 < barred_.size()) landing = subtract(landing, barred_[l + 1]);
+      Polygons firm = opened(landing, rules_.lineWidth / 4);
+      if (rules_.lowerLayers == 0) descent_.tooSteep += std::max(0.0, area(landing) - area(firm));
+      landing = clearance_.clearOfPart(firm, bottom, step.top);
+      step.lost = step.lost || wanted - area(landing) > speck() / 10;
+      if (!landing.empty()) step.landings.push_back({bottom, std::move(landing)});
+    }
+  }
+
+  // From the bottom up: what has nothing under it is given up. Beside what was cut away a line may stand
+  // half on the line below, unless only the plate will do.
+  void standOnSomething() {
+    const double beside = rules_.footing == Footing::plate ? 0.001 : rules_.lineWidth / 2;
+    bool lostBelow = false;
+    for (std::size_t q = steps().size(); q-- > 0;) {
+      Step& step = steps()[q];
+      const Step* under = q + 1 < steps().size() && steps()[q + 1].top > step.bottom - eps ? &steps()[q + 1] : nullptr;
+      if (step.bottom < rules_.floor + eps || (under && !under->lost && !lostBelow)) {
+        lostBelow = step.bottom < rules_.floor + eps ? false : lostBelow;
+        continue;
+      }
+      Polygons below = under ? under->whole() : Polygons{};
+      for (const Step::Landing& landing : step.landings) below = unite(below, landing.reach);
+      Polygons standing = withoutSpecks(intersect(step.reach, grow(below, beside)), speck());
+      const Polygons given = subtract(step.reach, standing);
+      lostBelow = area(given) > speck() / 10;
+      if (const Polygons* fresh = demandUnder(step.top)) descent_.withoutFooting += area(intersect(given, *fresh));
+      step.reach = std::move(standing);
+    }
+  }
+
+  const DemandSite& site_;
+  const Obstacles& obstacles_;
+  const std::vector<Polygons>& barred_;
+  const SupportRules& rules_;
+  Clearance& clearance_;
+  const SlenderColumns* slender_;
+  Descent descent_;
+  Polygons rim_;
+  std::size_t freshLayers_ = 0;
+};
+
+}  // namespace
+
+Polygons Step::whole() const {
+  Polygons all = reach;
+  for (const Landing& landing : landings) all = unite(all, landing.reach);
+  return all;
+}
+
+Descent letDown(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& barred, const SupportRules& rules,
+                Clearance& clearance, const std::vector<double>& heights, const Progress& progress) {
+  Descent descent = Letting(site, obstacles, barred, rules, clearance, nullptr).run(heights, progress);
+  if (site.isHold() || !mayBeSlender(descent.steps)) return descent;
+  const SlenderColumns slender(descent.steps, rules, progress);
+  if (!slender.any()) return descent;
+  descent = Letting(site, obstacles, barred, rules, clearance, &slender).run(heights, progress);
+  if (mayBeSlender(descent.steps)) {
+    const SlenderColumns left(descent.steps, rules, progress);
+    descent.slenderHeight = left.worstHeight();
+    descent.slenderWidth = left.worstWidth();
+  }
+  return descent;
+}
+
+double spreadOf(const SupportRules& rules, double highest) {
+  return 2 * rules.lineWidth + roughness + rules.footSpread + highest * leastSteadiness / 2 + (rules.outline == Outline::squared ? rules.columnSize : 0);
+}
+
+}  // namespace trellis

@@ -1,0 +1,90 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/toolpath/adhesion.hpp"
+
+#include "core/toolpath/fill.hpp"
+#include "core/toolpath/part_paths.hpp"
+
+namespace trellis {
+
+namespace {
+
+// Around outlines, or inside their holes, the innermost first, each so far from the part as its middle is.
+Polygons loopsAround(const Polygons& parts, const AdhesionRules& rules) {
+  const double w = rules.lineWidth;
+  Polygons outer, holes, lines;
+  for (Polygon outline : parts) {
+    const bool isOuter = ClipperLib::Orientation(outline);
+    if (!isOuter) ClipperLib::ReversePath(outline);
+    (isOuter ? outer : holes).push_back(std::move(outline));
+  }
+  for (double out = rules.brimGap + w / 2; out < rules.brimGap + rules.brimWidth; out += w) {
+    if (rules.brimSide != BrimSide::inside)
+      for (Polygon& loop : simplified(grow(unite(outer), out), 0.01)) lines.push_back(std::move(loop));
+    if (rules.brimSide != BrimSide::outside)
+      for (Polygon& loop : simplified(grow(holes, -out), 0.01)) lines.push_back(std::move(loop));
+  }
+  return lines;
+}
+
+}  // namespace
+
+std::vector<LayerSpan> bedSpans(const AdhesionRules& rules, const LayerRules& layers) {
+  std::vector<LayerSpan> spans;
+  if (rules.bedLayers == 0) return spans;
+  double bottom = -rules.bedGap - layers.first - (rules.bedLayers - 1) * layers.height;
+  for (int k = 0; k < rules.bedLayers; ++k) {
+    const double top = k + 1 == rules.bedLayers ? -rules.bedGap : bottom + (k == 0 ? layers.first : layers.height);
+    spans.push_back({bottom, top});
+    bottom = top;
+  }
+  return spans;
+}
+
+Polygons bedOutline(const Polygons& standing, const AdhesionRules& rules) {
+  return simplified(closed(grow(standing, rules.bedReach), rules.bedReach), 0.01);
+}
+
+PathGroup bedLines(const Polygons& outline, std::size_t layer, const AdhesionRules& rules) {
+  const double w = rules.lineWidth;
+  Walls walls = wallsOf(outline, 1, w, Feature::bed, Feature::bed);
+  PathGroup group;
+  group.stages = std::move(walls.loops);
+  std::vector<Path>& lines = group.stages.emplace_back();
+  for (Polygon& line : fillLines(grow(walls.inside, -0.35 * w), layer % 2 == 0 ? evenAngle : oddAngle, w))
+    lines.push_back({Feature::bed, w, false, std::move(line)});
+  return group;
+}
+
+PathGroup brimLines(const Polygons& parts, const Polygons& supports, const AdhesionRules& rules) {
+  PathGroup group;
+  const double w = rules.lineWidth;
+  const Polygons loops = loopsAround(parts, rules);
+  if (loops.empty()) return group;
+  std::vector<Path>& paths = group.stages.emplace_back();
+  const Polygons kept = grow(unite(supports, grow(parts, rules.brimGap)), w / 2 - 1e-3);
+  for (const Polygon& loop : loops) {
+    const Polygons outside = linesOutside(asLines({loop}), kept);
+    const bool isWhole = outside.size() == 1 && outside.front().front() == outside.front().back();
+    if (isWhole)
+      paths.push_back({Feature::brim, w, true, loop});
+    else
+      for (const Polygon& line : outside) paths.push_back({Feature::brim, w, false, line});
+  }
+  return group;
+}
+
+Polygons brimReach(const Polygons& parts, const AdhesionRules& rules) {
+  return rules.brimWidth > 0 ? grow(parts, rules.brimGap + rules.brimWidth) : Polygons{};
+}
+
+PathGroup skirtLines(const Polygons& covered, const AdhesionRules& rules) {
+  PathGroup group;
+  for (int loop = rules.skirtLoops; loop-- > 0;) {
+    std::vector<Path>& paths = group.stages.emplace_back();
+    for (const Polygon& outline : simplified(grow(covered, rules.skirtDistance + rules.lineWidth * (loop + 0.5)), 0.01))
+      if (ClipperLib::Orientation(outline)) paths.push_back({Feature::skirt, rules.lineWidth, true, outline});
+  }
+  return group;
+}
+
+}  // namespace trellis
