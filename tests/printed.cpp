@@ -42,16 +42,18 @@ std::map<char, double> wordsOf(const std::string& code) {
 
 std::vector<Bead> readBeads(const std::string& gcode) {
   std::vector<Bead> beads;
-  double x = 0, y = 0, z = 0, e = 0, width = 0, height = 0;
+  double x = 0, y = 0, z = 0, e = 0, width = 0, height = 0, layerHeight = 0;
+  int tool = 0;
   bool relative = false, relativeE = false;
   std::string feature, line;
   std::istringstream text(gcode);
   while (std::getline(text, line)) {
     const std::string comment = line.find(';') == std::string::npos ? "" : line.substr(line.find(';'));
-    if (comment.starts_with("; @layer")) height = valueAfter(comment, "height");
+    if (comment.starts_with("; @layer")) height = layerHeight = valueAfter(comment, "height");
     if (comment.starts_with("; @feature")) {
       std::istringstream(comment.substr(10)) >> feature;
       width = valueAfter(comment, "width");
+      height = comment.find("height=") == std::string::npos ? layerHeight : valueAfter(comment, "height");
     }
     const auto words = wordsOf(line.substr(0, line.find(';')));
     const auto code = [&](char letter, int number) {
@@ -63,6 +65,7 @@ std::vector<Bead> readBeads(const std::string& gcode) {
     if (code('M', 82)) relativeE = false;
     if (code('M', 83)) relativeE = true;
     if (code('G', 92) && words.contains('E')) e = words.at('E');
+    if (words.contains('T')) tool = static_cast<int>(words.at('T'));
     if (!words.contains('G') || !(code('G', 0) || code('G', 1))) continue;
     const double fromX = x, fromY = y, fromE = e;
     const auto move = [&](char axis, double& value, bool isRelative) {
@@ -72,7 +75,7 @@ std::vector<Bead> readBeads(const std::string& gcode) {
     move('Y', y, relative);
     move('Z', z, relative);
     move('E', e, relativeE);
-    if (e > fromE && (x != fromX || y != fromY)) beads.push_back({fromX, fromY, x, y, z, e - fromE, feature, width, height});
+    if (e > fromE && (x != fromX || y != fromY)) beads.push_back({fromX, fromY, x, y, z, e - fromE, feature, width, height, tool});
   }
   return beads;
 }

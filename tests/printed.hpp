@@ -15,6 +15,7 @@ struct Bead {
   std::string feature;          // from the comment, empty before the first
   double width;                 // from the comment
   double height;                // from the comment
+  int tool;                     // of the last T word, 0 before the first
   double length() const;
 };
 

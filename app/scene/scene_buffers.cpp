@@ -2,6 +2,7 @@
 #include "app/scene/scene_buffers.hpp"
 
 #include "app/theme/theme.hpp"
+#include "core/pipeline/rules.hpp"
 
 #include <cmath>
 
@@ -221,30 +222,35 @@ std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera, 
   return out;
 }
 
-std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const std::function<bool(std::size_t)>& ofRules) {
+std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const Build& build, const std::function<bool(std::size_t)>& ofRules) {
+  const auto kindOf = [&](const SolidVertex& v) {
+    if (v.kind == RegionKind::interfaceUpper) return 4.0f;
+    if (v.kind == RegionKind::interfaceLower) return 11.0f;
+    return v.piece < build.pieces.size() && build.pieces[v.piece].bodyTool == 1 ? 12.0f : 3.0f;
+  };
   std::vector<SurfaceVertex> out;
   out.reserve(solid.vertices.size());
   for (const SolidVertex& v : solid.vertices)
-    if (ofRules(v.rules)) out.push_back({{v.at.x(), v.at.y(), v.at.z()}, {v.normal.x(), v.normal.y(), v.normal.z()}, v.kind == RegionKind::interfaceUpper ? 4.0f : v.kind == RegionKind::interfaceLower ? 11.0f : 3.0f});
+    if (ofRules(v.rules)) out.push_back({{v.at.x(), v.at.y(), v.at.z()}, {v.normal.x(), v.normal.y(), v.normal.z()}, kindOf(v)});
   return out;
 }
 
 std::vector<LineVertex> plateLines(const Settings& settings) {
-  const double width = settings.number("machine.width"), depth = settings.number("machine.depth");
+  const double width = settings.number("machine.width"), depth = settings.number("machine.depth"), z = plateHeight(settings);
   std::vector<LineVertex> out;
   const auto line = [&](const Vec3& a, const Vec3& b, bool strong) { addLine(out, a, b, strong ? theme().rule.darker(115) : theme().grid); };
-  for (double x = 0; x <= width + 1e-6; x += 10) line({x, 0, 0.01}, {x, depth, 0.01}, std::fmod(x, 50) < 1e-6);
-  for (double y = 0; y <= depth + 1e-6; y += 10) line({0, y, 0.01}, {width, y, 0.01}, std::fmod(y, 50) < 1e-6);
-  line({width, 0, 0.01}, {width, depth, 0.01}, true);
-  line({0, depth, 0.01}, {width, depth, 0.01}, true);
+  for (double x = 0; x <= width + 1e-6; x += 10) line({x, 0, z + 0.01}, {x, depth, z + 0.01}, std::fmod(x, 50) < 1e-6);
+  for (double y = 0; y <= depth + 1e-6; y += 10) line({0, y, z + 0.01}, {width, y, z + 0.01}, std::fmod(y, 50) < 1e-6);
+  line({width, 0, z + 0.01}, {width, depth, z + 0.01}, true);
+  line({0, depth, z + 0.01}, {width, depth, z + 0.01}, true);
   return out;
 }
 
 std::vector<LineVertex> plateSheet(const Settings& settings) {
-  const double width = settings.number("machine.width"), depth = settings.number("machine.depth");
+  const double width = settings.number("machine.width"), depth = settings.number("machine.depth"), z = plateHeight(settings);
   std::vector<LineVertex> out;
-  for (const Vec3& p : {Vec3(0, 0, -0.05), Vec3(width, 0, -0.05), Vec3(width, depth, -0.05), Vec3(0, 0, -0.05), Vec3(width, depth, -0.05),
-                        Vec3(0, depth, -0.05)})
+  for (const Vec3& p : {Vec3(0, 0, z - 0.05), Vec3(width, 0, z - 0.05), Vec3(width, depth, z - 0.05), Vec3(0, 0, z - 0.05), Vec3(width, depth, z - 0.05),
+                        Vec3(0, depth, z - 0.05)})
     out.push_back(lineVertex(p, theme().sheet));
   return out;
 }

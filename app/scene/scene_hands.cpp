@@ -74,9 +74,10 @@ void SceneView::describe(const std::optional<Hit>& hit, const std::optional<Supp
   const Shown& shown = session_.shown();
   if (support && (!hit || support->distance < (hit->at - camera_.eye()).norm())) {
     const Use& use = shown.build->tally.pieces[support->piece];
-    return Q_EMIT pointedAt(tr("piece %1  ·  %2 mm high  ·  %3 g, %4 min  ·  %5").arg(support->piece + 1).arg(support->at.z(), 0, 'f', 2)
+    return Q_EMIT pointedAt(tr("piece %1  ·  %2 mm high  ·  %3 g, %4 min  ·  %6, body from the %7 filament  ·  %5").arg(support->piece + 1).arg(support->at.z(), 0, 'f', 2)
                                 .arg(grams(use, session_.settings()), 0, 'f', 2).arg(use.seconds / 60, 0, 'f', 1)
-                                .arg(QString::fromStdString(whyPiece(*shown.build, support->piece))));
+                                .arg(QString::fromStdString(whyPiece(*shown.build, support->piece)))
+                                .arg(tr(nameOf(shown.build->pieces[support->piece].grade))).arg(shown.build->pieces[support->piece].bodyTool == 0 ? tr("first") : tr("second")));
   }
   if (!hit) return Q_EMIT pointedAt(QString());
   const Part& part = *session_.project()->parts[hit->part];

@@ -243,7 +243,7 @@ void SceneView::refill() {
   }
   if ((choicesStale_ || marksStale_) && shown.build && shown.build->parts.size() == project->parts.size()) fill(choices_, choiceSurface(*project, *shown.build));
   if (litStale_) fill(lit_, litFacets());
-  if (supportsStale_ && shown.supports) fill(supports_, supportSurface(*shown.supports, [&](std::size_t rules) { return isShown(shown.build->rules[rules].part); }));
+  if (supportsStale_ && shown.supports) fill(supports_, supportSurface(*shown.supports, *shown.build, [&](std::size_t rules) { return isShown(shown.build->rules[rules].part); }));
   if (ribbonsStale_) {
     const PrintLayer* top = nullptr;
     if (shown.build && showsOneLayer())

@@ -13,115 +13,161 @@ namespace trellis {
 
 namespace {
 
-// Millimetres to pixels; the origin is where the wall meets the ceiling.
-struct Scale {
-  double perMm;
-  QPointF origin;
-  QRectF box(double left, double top, double width, double height) const {
-    return {origin.x() + left * perMm, origin.y() + top * perMm, width * perMm, height * perMm};
-  }
-};
+constexpr double above = 2;     // layers of part drawn over the gap
+constexpr double bodyLayers = 4;
+constexpr double belowPart = 1.6;  // layers of part drawn under the support
+constexpr double footer = 20;   // pixels for the words under it
+constexpr double planSide = 84; // pixels of each look from above
 
-class Drawer {
+// A cross-section from the part over the support down to what it stands on: on the left the part, on the right the plate
+// or the bed.
+class Section {
  public:
-  Drawer(QPainter& painter, const Settings& settings, const QSize& size)
-      : painter_(painter), support_(supportRules(settings)), paths_(supportPathRules(settings)),
-        layer_(settings.number("layer.height")), size_(size) {
+  Section(QPainter& painter, const Settings& settings, const QRectF& frame)
+      : painter_(painter), support_(supportRules(settings)), paths_(supportPathRules(settings)), adhesion_(adhesionRules(settings)),
+        layer_(settings.number("layer.height")), frame_(frame) {
     const double wide = support_.gapBeside + 3.2 * (paths_.bodySpacing + paths_.lineWidth);
-    const double depth = layer_ * 2 + support_.gapAbove + layer_ * (support_.interfaceLayers + 4);
-    const double perMm = std::min((size.width() - 40) / wide, (size.height() - 42) / depth);
-    scale_ = {std::clamp(perMm, 8.0, 70.0), QPointF(22, 14 + layer_ * 2 * std::clamp(perMm, 8.0, 70.0))};
+    const double deep = above * layer_ + bodyTop() + layer_ * (bodyLayers + support_.lowerLayers + belowPart) + support_.gapBelow;
+    perMm_ = std::clamp(std::min((frame.width() - 22) / wide, frame.height() / deep), 6.0, 70.0);
+    origin_ = {frame.left() + 22, frame.top() + above * layer_ * perMm_};
+    foot_ = (frame.bottom() - origin_.y()) / perMm_ - std::max(belowPart * layer_, adhesion_.bedLayers * layer_ + adhesion_.bedGap);
   }
 
   void draw() {
     const Theme& t = theme();
-    const double right = (size_.width() - scale_.origin.x()) / scale_.perMm, below = (size_.height() - scale_.origin.y() - 20) / scale_.perMm;
+    painter_.setClipRect(frame_);
     painter_.setPen(Qt::NoPen);
     painter_.setBrush(t.part);
-    painter_.drawRect(scale_.box(0, -2 * layer_, right, 2 * layer_));            // the ceiling
-    painter_.drawRect(QRectF(0, 0, scale_.origin.x(), size_.height() - 20));      // the wall
+    const double right = (frame_.right() - origin_.x()) / perMm_;
+    painter_.drawRect(box(0, -above * layer_, right, above * layer_));                                     // the ceiling
+    painter_.drawRect(QRectF(frame_.left(), frame_.top(), origin_.x() - frame_.left(), frame_.height()));  // the wall
+    painter_.drawRect(box(0, foot_, middle(), frame_.height()));                                           // what a support stands on
     painter_.setPen(QPen(t.part.darker(112), 1));
-    for (double z = -layer_; z < below; z += layer_) {
-      const double y = scale_.origin.y() + z * scale_.perMm;
-      painter_.drawLine(QPointF(0, y), QPointF(z < 0 ? size_.width() : scale_.origin.x(), y));
+    for (double z = -layer_; z < foot_; z += layer_) {
+      const double y = origin_.y() + z * perMm_;
+      painter_.drawLine(QPointF(frame_.left(), y), QPointF(z < 0 ? frame_.right() : origin_.x(), y));
     }
-    drawInterface(right);
-    drawBody(right, below);
-    drawDimensions(below);
+    for (int k = 0; k < support_.interfaceLayers; ++k) beads(support_.gapAbove + k * layer_, support_.gapBeside, right, paths_.interfaceSpacing, t.interface);
+    for (int k = 0; k < support_.gradedLayers; ++k) beads(support_.gapAbove + (support_.interfaceLayers + k) * layer_, support_.gapBeside, right, paths_.gradedSpacing, t.body.darker(118));
+    drawBody(right);
+    drawFooting(right);
+    drawDimensions();
+    painter_.setClipping(false);
   }
 
  private:
-  double interfaceBottom() const { return support_.gapAbove + layer_ * support_.interfaceLayers; }
-
-  // Interface lines are cut across: beads with round ends. The body's, which run the other way, lie along.
-  void drawInterface(double right) {
-    painter_.setPen(Qt::NoPen);
-    painter_.setBrush(theme().interface);
-    const double w = paths_.lineWidth, pitch = w + paths_.interfaceSpacing;
-    for (int k = 0; k < support_.interfaceLayers; ++k)
-      for (double x = support_.gapBeside; x < right; x += pitch) {
-        const QRectF bead = scale_.box(x, support_.gapAbove + k * layer_, w, layer_);
-        painter_.drawRoundedRect(bead.adjusted(0, 0.4, 0, -0.4), bead.height() / 2, bead.height() / 2);
-      }
+  double bodyTop() const { return support_.gapAbove + layer_ * (support_.interfaceLayers + support_.gradedLayers); }
+  double middle() const { return 0.55 * (frame_.right() - origin_.x()) / perMm_; }
+  QRectF box(double left, double top, double width, double height) const {
+    return {origin_.x() + left * perMm_, origin_.y() + top * perMm_, width * perMm_, height * perMm_};
   }
 
-  void drawBody(double right, double below) {
-    painter_.setBrush(theme().body);
-    const double w = paths_.lineWidth, pitch = w + paths_.bodySpacing;
-    for (double top = interfaceBottom(); top < below - 1e-9; top += layer_)
-      for (double x = support_.gapBeside; x < right; x += pitch) {
-        const QRectF bead = scale_.box(x, top, w, std::min(layer_, below - top));
-        painter_.drawRoundedRect(bead.adjusted(0, 0.4, 0, -0.4), bead.height() / 2, bead.height() / 2);
-      }
+  void bead(double x, double top, double width) {
+    const QRectF shape = box(x, top, width, layer_).adjusted(0, 0.4, 0, -0.4);
+    painter_.drawRoundedRect(shape, shape.height() / 2, shape.height() / 2);
+  }
+
+  // Lines cut across.
+  void beads(double top, double left, double right, double spacing, const QColor& colour) {
+    painter_.setPen(Qt::NoPen);
+    painter_.setBrush(colour);
+    for (double x = left; x < right; x += paths_.lineWidth + spacing) bead(x, top, paths_.lineWidth);
+  }
+
+    void drawBody(double right) {
+    const double end = foot_ - support_.gapBelow - layer_ * support_.lowerLayers;
+    for (double top = bodyTop(); top < end - 0.3 * layer_; top += layer_) beads(top, support_.gapBeside, middle(), paths_.bodySpacing, theme().body);
+    const double plate = foot_;
+    int k = 0;
+    for (double top = plate - layer_; top > bodyTop() - 0.7 * layer_; top -= layer_, ++k) {
+      const double spread = k < support_.footLayers ? support_.footSpread * (1 - static_cast<double>(k) / support_.footLayers) : 0;
+      double x = support_.gapBeside;
+      while (x < middle() + support_.gapBeside - spread) x += paths_.lineWidth + paths_.bodySpacing;
+      if (spread > 0) beads(top, x - spread, right, paths_.bodySpacing / 2, theme().body.darker(112));
+      else beads(top, x, right, paths_.bodySpacing, theme().body);
+    }
+  }
+
+  void drawFooting(double right) {
+    for (int k = 0; k < support_.lowerLayers; ++k)
+      beads(foot_ - support_.gapBelow - layer_ * (k + 1), support_.gapBeside, middle(), paths_.lowerSpacing, theme().interfaceLower);
+    painter_.setPen(Qt::NoPen);
+    if (adhesion_.bedLayers > 0) {
+      for (int k = 0; k < adhesion_.bedLayers; ++k) beads(foot_ + adhesion_.bedGap + k * layer_, middle() + 0.2, right, 0, theme().body.darker(125));
+      return;
+    }
+    painter_.setPen(QPen(theme().ink, 1.5));
+    painter_.drawLine(box(middle() + 0.2, foot_, 0, 0).topLeft(), QPointF(frame_.right(), origin_.y() + foot_ * perMm_));
   }
 
   void label(const QPointF& at, const QString& words, Qt::Alignment align = Qt::AlignLeft) {
-    const QRectF box = QRectF(at.x() - (align & Qt::AlignRight ? 160 : align & Qt::AlignHCenter ? 80 : 0), at.y() - 8, 160, 16);
-    const QRectF text = painter_.fontMetrics().boundingRect(box.toRect(), static_cast<int>(align | Qt::AlignVCenter), words).adjusted(-3, 0, 3, 0);
+    const QRectF room = QRectF(at.x() - (align & Qt::AlignRight ? 170 : align & Qt::AlignHCenter ? 85 : 0), at.y() - 8, 170, 16);
+    const QRectF text = painter_.fontMetrics().boundingRect(room.toRect(), static_cast<int>(align | Qt::AlignVCenter), words).adjusted(-3, 0, 3, 0);
     QColor card = theme().panel;
     card.setAlpha(225);
     painter_.setPen(Qt::NoPen);
     painter_.setBrush(card);
     painter_.drawRoundedRect(text, 3, 3);
     painter_.setPen(theme().ink);
-    painter_.drawText(box, static_cast<int>(align | Qt::AlignVCenter), words);
+    painter_.drawText(room, static_cast<int>(align | Qt::AlignVCenter), words);
   }
 
-  void drawDimensions(double below) {
-    const QPen pen(theme().accent, 1.5);
-    const double x = size_.width() - 22, top = scale_.origin.y(), gap = support_.gapAbove * scale_.perMm;
-    painter_.setPen(pen);
-    painter_.drawLine(QPointF(x - 6, top), QPointF(x + 6, top));
-    painter_.drawLine(QPointF(x - 6, top + gap), QPointF(x + 6, top + gap));
-    painter_.drawLine(QPointF(x, top), QPointF(x, top + gap));
-    label({x - 10, top - 14}, QObject::tr("gap above %1 mm").arg(support_.gapAbove, 0, 'f', 2), Qt::AlignRight);
-    const double y = top + (interfaceBottom() + layer_ * 1.5) * scale_.perMm, beside = support_.gapBeside * scale_.perMm;
-    painter_.setPen(pen);
-    painter_.drawLine(QPointF(scale_.origin.x(), y), QPointF(scale_.origin.x() + beside, y));
-    for (const double end : {0.0, beside}) painter_.drawLine(QPointF(scale_.origin.x() + end, y - 6), QPointF(scale_.origin.x() + end, y + 6));
-    label({scale_.origin.x() + beside + 6, y}, QObject::tr("beside %1 mm").arg(support_.gapBeside, 0, 'f', 2));
-    if (support_.interfaceLayers > 0)
-      label({size_.width() / 2.0, top + (support_.gapAbove + layer_ * support_.interfaceLayers / 2.0) * scale_.perMm},
-            QObject::tr("interface spacing %1 mm").arg(paths_.interfaceSpacing, 0, 'f', 2), Qt::AlignHCenter);
-    label({size_.width() - 12.0, top + std::min(below - layer_, interfaceBottom() + layer_ * 3) * scale_.perMm},
-          QObject::tr("body spacing %1 mm").arg(paths_.bodySpacing, 0, 'f', 2), Qt::AlignRight);
-    painter_.setPen(theme().quiet);
-    painter_.drawText(QRectF(0, size_.height() - 18, size_.width(), 16), Qt::AlignRight | Qt::AlignVCenter,
-                      QObject::tr("to scale, layers %1 mm").arg(layer_, 0, 'f', 2));
+  void upright(double x, double from, double to) {
+    painter_.setPen(QPen(theme().accent, 1.5));
+    for (const double y : {from, to}) painter_.drawLine(QPointF(x - 5, y), QPointF(x + 5, y));
+    painter_.drawLine(QPointF(x, from), QPointF(x, to));
+  }
+
+  void drawDimensions() {
+    const double top = origin_.y(), beside = support_.gapBeside * perMm_;
+    upright(frame_.right() - 12, top, top + support_.gapAbove * perMm_);
+    label({frame_.right() - 22, top - 12}, QObject::tr("above %1 mm").arg(support_.gapAbove, 0, 'f', 2), Qt::AlignRight);
+    const double under = top + foot_ * perMm_;
+    upright(origin_.x() + middle() * perMm_ - 12, under - support_.gapBelow * perMm_, under);
+    label({origin_.x() + middle() * perMm_ - 22, under + 10}, QObject::tr("below %1 mm").arg(support_.gapBelow, 0, 'f', 2), Qt::AlignRight);
+    const double y = top + (bodyTop() + layer_ * 1.5) * perMm_;
+    painter_.setPen(QPen(theme().accent, 1.5));
+    painter_.drawLine(QPointF(origin_.x(), y), QPointF(origin_.x() + beside, y));
+    for (const double end : {0.0, beside}) painter_.drawLine(QPointF(origin_.x() + end, y - 5), QPointF(origin_.x() + end, y + 5));
+    label({origin_.x() + beside + 6, y}, QObject::tr("beside %1 mm").arg(support_.gapBeside, 0, 'f', 2));
+    if (adhesion_.bedLayers > 0) label({frame_.right() - 6, under + 10}, QObject::tr("bed, gap %1 mm").arg(adhesion_.bedGap, 0, 'f', 2), Qt::AlignRight);
+    else if (support_.footLayers > 0) label({frame_.right() - 6, under + 10}, QObject::tr("foot %1 mm").arg(support_.footSpread, 0, 'f', 1), Qt::AlignRight);
   }
 
   QPainter& painter_;
   SupportRules support_;
   SupportPathRules paths_;
-  double layer_;
-  QSize size_;
-  Scale scale_;
+  AdhesionRules adhesion_;
+  double layer_, perMm_ = 10, foot_ = 0;  // foot_: mm under the ceiling of what supports stand on
+  QRectF frame_;
+  QPointF origin_;  // where the wall meets the ceiling
 };
+
+// The lines of one use from above, as they would be printed in a square of so many millimetres.
+void drawPlan(QPainter& painter, const Settings& settings, RegionKind kind, const QColor& colour, const QRectF& frame, const QString& words) {
+  constexpr double side = 12;  // mm
+  const double perMm = frame.width() / side;
+  const PieceRegion region{0, kind, 0, rectangle({Vec2(0, 0), Vec2(side, side)})};
+  painter.setPen(Qt::NoPen);
+  painter.setBrush(theme().panel);
+  painter.drawRect(frame);
+  painter.setBrush(Qt::NoBrush);
+  for (const std::vector<Path>& stage : regionPaths(region, 0, supportPathRules(settings)))
+    for (const Path& path : stage) {
+      QPolygonF line;
+      for (const Point& p : path.points) line << QPointF(frame.left() + toMm(p).x() * perMm, frame.bottom() - toMm(p).y() * perMm);
+      if (path.closed) line << line.front();
+      painter.setPen(QPen(colour, path.width * perMm * 0.9, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
+      painter.drawPolyline(line);
+    }
+  painter.setPen(theme().quiet);
+  painter.drawText(QRectF(frame.left() - 6, frame.bottom() + 1, frame.width() + 12, 16), Qt::AlignHCenter | Qt::AlignVCenter, words);
+}
 
 }  // namespace
 
 GapDrawing::GapDrawing(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
-  setMinimumHeight(220);
+  setMinimumHeight(sizeHint().height());
   connect(&session, &Session::projectChanged, this, qOverload<>(&QWidget::update));
 }
 
@@ -132,7 +178,19 @@ void GapDrawing::paintEvent(QPaintEvent*) {
   QFont small = font();
   small.setPixelSize(11);
   painter.setFont(small);
-  Drawer(painter, session_.settingsEdited(), size()).draw();
+const Settings settings = session_.settingsEdited();
+  const QRectF all = rect();
+  Section(painter, settings, QRectF(0, 0, all.width(), all.height() - planSide - 2 * footer)).draw();
+  const double top = all.height() - planSide - footer + 2, apart = (all.width() - 3 * planSide) / 4;
+  const auto plan = [&](int column, RegionKind kind, const QColor& colour, const QString& words) {
+    drawPlan(painter, settings, kind, colour, {apart + column * (planSide + apart), top, planSide, planSide}, words);
+  };
+  plan(0, RegionKind::interfaceUpper, theme().interface, tr("interface"));
+  if (settings.whole("support.graded.layers") > 0) plan(1, RegionKind::graded, theme().body.darker(118), tr("graded"));
+  else plan(1, RegionKind::interfaceLower, theme().interfaceLower, tr("lower interface"));
+  plan(2, RegionKind::body, theme().body, tr("body"));
+  painter.setPen(theme().quiet);
+  painter.drawText(QRectF(0, top - footer, all.width() - 4, 16), Qt::AlignRight | Qt::AlignVCenter, tr("to scale, layers %1 mm; below from above, 12 mm").arg(settings.number("layer.height"), 0, 'f', 2));
 }
 
 }  // namespace trellis

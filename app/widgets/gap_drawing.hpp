@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// The gaps as a cross-section drawn to scale from the numbers in force: the part above, the daylight, the
-// interface's lines at their spacing, the body's lines, the gap beside a wall.
+// The gaps as a cross-section drawn to scale from the numbers in force: the part above, the daylight, interface, graded
+// layers and body at their spacings, the gap beside a wall, what the support stands on; and the patterns from above.
 #pragma once
 
 #include "app/window/session.hpp"
@@ -13,7 +13,7 @@ class GapDrawing : public QWidget {
   Q_OBJECT
  public:
   explicit GapDrawing(Session& session, QWidget* parent = nullptr);
-  QSize sizeHint() const override { return {294, 220}; }
+  QSize sizeHint() const override { return {294, 336}; }
 
  protected:
   void paintEvent(QPaintEvent* event) override;

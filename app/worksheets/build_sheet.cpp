@@ -3,9 +3,13 @@
 
 #include "app/widgets/density_editor.hpp"
 #include "app/widgets/gap_drawing.hpp"
+#include "app/widgets/piece_list.hpp"
+#include "app/widgets/preset_editor.hpp"
 
 #include <QComboBox>
 #include <QLabel>
+
+#include <algorithm>
 
 namespace trellis {
 
@@ -21,20 +25,33 @@ BuildSheet::BuildSheet(Session& session, QWidget* parent) : Worksheet(tr("Build"
   addSettings({"support.on"});
   notice_ = addQuiet("");
   addSettings({"support.source", "support.footing"});
-  addSection(tr("Gaps"));
+  addSection(tr("Release"));
+  column_->addWidget(new PresetEditor(session, PresetKind::release, tr("Preset")));
   column_->addWidget(new GapDrawing(session));
   addSettings({"support.gap.above", "support.gap.below", "support.gap.beside"});
+  addAdvice({"support.gap.above", "support.gap.below", "support.gap.beside"});
   addSection(tr("Interface and body"));
   addSettings({"support.interface.upper.layers", "support.interface.upper.pattern", "support.interface.upper.spacing"});
   column_->addWidget(new DensityEditor(session, "support.interface.upper.spacing"));
   addSettings({"support.body.pattern", "support.body.spacing"});
   column_->addWidget(new DensityEditor(session, "support.body.spacing"));
+  addAdvice({"support.interface.upper.layers", "support.interface.upper.spacing", "support.body.spacing"});
   addSettings({"support.body.walls", "support.graded.layers", "support.graded.density", "support.normal.outline", "support.normal.column"});
-  pieces_ = addQuiet("");
+  addAdvice({"support.graded.density", "support.normal.column"});
   addSection(tr("Where it stands"));
   addSettings({"support.interface.lower.layers", "support.interface.lower.pattern", "support.interface.lower.spacing"});
   column_->addWidget(new DensityEditor(session, "support.interface.lower.spacing"));
   addSettings({"support.foot.layers", "support.foot.spread"});
+  addSettings({"support.bed.layers", "support.bed.reach", "support.bed.gap"});
+  addSection(tr("Filaments"));
+  column_->addWidget(new PresetEditor(session, PresetKind::filament, tr("Interface")));
+  addSettings({"support.filament.interface", "support.filament.body"});
+  saved_ = addQuiet("");
+  saved_->setObjectName("saved");
+  addSettings({"filament2.name", "filament2.soluble", "filament2.speed", "filament2.nozzle_temperature", "filament2.density", "filament2.price", "prime.purge", "machine.tool_change_time"});
+  addSection(tr("Pieces"));
+  pieces_ = addQuiet("");
+  column_->addWidget(new PieceList(session));
   addSection(tr("Holds"));
   addSettings({"support.gap.hold", "support.hold.tie_spacing"});
   addSection(tr("Brim and skirt"));
@@ -45,6 +62,17 @@ BuildSheet::BuildSheet(Session& session, QWidget* parent) : Worksheet(tr("Build"
   connect(&session, &Session::selectionChanged, this, &BuildSheet::refresh);
   connect(&session, &Session::shownChanged, this, &BuildSheet::refresh);
   refresh();
+}
+
+// What bodies from the first filament spare, once both are printed.
+static QString savedWords(const Shown& shown) {
+  if (!shown.build || shown.build->tally.toolChanges == 0) return QObject::tr("Support is printed from one filament.");
+  const auto dissolve = [](const PieceFigures& piece) { return piece.wouldDissolve; };
+  const auto& pieces = shown.build->pieces;
+  if (std::none_of(pieces.begin(), pieces.end(), dissolve)) return QObject::tr("%1 tool changes.").arg(shown.build->tally.toolChanges);
+  const auto held = std::count_if(pieces.begin(), pieces.end(), [&](const PieceFigures& piece) { return dissolve(piece) && piece.bodyTool == 1; });
+  return QObject::tr("%1 of %2 pieces keep a body that dissolves. The others' bodies from the first filament save %3 h; %4 tool changes.")
+      .arg(held).arg(pieces.size()).arg(shown.build->savedSeconds / 3600, 0, 'f', 2).arg(shown.build->tally.toolChanges);
 }
 
 void BuildSheet::refresh() {
@@ -63,6 +91,7 @@ void BuildSheet::refresh() {
   const Shown& shown = session_.shown();
   const std::size_t count = shown.build ? shown.build->support->pieces.size() : 0;
   pieces_->setText(count == 0 ? tr("No support is built.") : count == 1 ? tr("Built as 1 piece.") : tr("Built as %1 pieces.").arg(count));
+  saved_->setText(savedWords(shown));
 }
 
 }  // namespace trellis

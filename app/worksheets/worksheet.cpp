@@ -2,6 +2,7 @@
 #include "app/worksheets/worksheet.hpp"
 
 #include "app/widgets/setting_editor.hpp"
+#include "core/settings/presets.hpp"
 
 #include <QLabel>
 #include <QScrollArea>
@@ -47,6 +48,21 @@ QLabel* Worksheet::addQuiet(const QString& words) {
 
 void Worksheet::addSettings(std::initializer_list<const char*> keys) {
   for (const char* key : keys) column_->addWidget(new SettingEditor(session_, key));
+}
+
+void Worksheet::addAdvice(std::vector<std::string> keys) {
+  QLabel* label = addQuiet("");
+  label->setObjectName("advice");
+  const auto refresh = [this, label, keys = std::move(keys)] {
+    QString words;
+    for (const std::string& key : keys)
+      if (const auto advice = adviceOn(key, session_.settingsEdited())) words += (words.isEmpty() ? "△ " : "\n△ ") + QString::fromStdString(*advice);
+    label->setText(words);
+    label->setVisible(!words.isEmpty());
+  };
+  connect(&session_, &Session::projectChanged, this, refresh);
+  connect(&session_, &Session::selectionChanged, this, refresh);
+  refresh();
 }
 
 }  // namespace trellis

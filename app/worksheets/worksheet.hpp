@@ -20,6 +20,8 @@ class Worksheet : public QFrame {
   void addSection(const QString& title);
   QLabel* addQuiet(const QString& words);
   void addSettings(std::initializer_list<const char*> keys);
+  // Under settings: what to expect of those that lie outside common practice; nothing when none does.
+  void addAdvice(std::vector<std::string> keys);
 
   Session& session_;
   QVBoxLayout* column_;

@@ -13,7 +13,7 @@ namespace trellis {
 namespace {
 
 constexpr double eps = 1e-6;            // mm
-constexpr double firmHand = 0.5;        // of its weakest section: a bond below that comes away by hand. From memory.
+constexpr double firmHand = 2;          // of its weakest section: a bond is peeled strip by strip, so less than that comes away by hand. From memory.
 constexpr double nearContact = 2.0;     // mm of the part's height that a pull on the contact bends
 
 // How full a use of support is, 0–1.
@@ -27,6 +27,10 @@ double fullnessOf(RegionKind kind, const Settings& settings) {
     case RegionKind::body: break;
   }
   return densityOf(w, settings.number("support.body.spacing"));
+}
+
+RegionKind contactKind(const Settings& settings) {
+  return settings.whole("support.interface.upper.layers") > 0 ? RegionKind::interfaceUpper : RegionKind::body;
 }
 
 class Judge {
@@ -69,8 +73,7 @@ class Judge {
     }
     for (std::size_t p = 0; p < figures_.size(); ++p) {
       const Settings& settings = build_.rules[build_.columns[support_.pieces[p].sites.front()]->rules].settings;
-      const RegionKind kind = settings.whole("support.interface.upper.layers") > 0 ? RegionKind::interfaceUpper : RegionKind::body;
-      figures_[p].bond += support_.pieces[p].contactAbove * fullnessOf(kind, settings) * bondShare(settings.number("support.gap.above"), layerHeight());
+      figures_[p].bond += support_.pieces[p].contactAbove * fullnessOf(contactKind(settings), settings) * bondShare(settings.number("support.gap.above"), layerHeight());
     }
   }
 
@@ -139,28 +142,30 @@ class Judge {
     piece.wouldDissolve = first.yes("filament2.soluble") && first.text("support.filament.interface") == "second";
     if (!piece.freedom.free)
       piece.grade = piece.bodyTool == 1 && piece.wouldDissolve && piece.opening >= waterPasses ? Grade::washesOut : Grade::trapped;
-    else if (thinnestPart(p) < piece.bond)
+    else if (isFragile(p))
       piece.grade = Grade::fragile;
     else if (piece.bond > firmHand * piece.weakest)
       piece.grade = Grade::needsPliers;
   }
 
-  // mm² of the part's thinnest section right over what a piece carries.
-  double thinnestPart(std::size_t p) const {
-    double thinnest = 1e300;
+  // Whether at some site of a piece the part, a little above, is thinner than the bond there is firm.
+  bool isFragile(std::size_t p) const {
     for (const std::size_t site : support_.pieces[p].sites) {
       const DemandSite& demand = *build_.demand[site];
       if (demand.isHold()) continue;
+      const Settings& settings = build_.rules[demand.rules].settings;
+      double contact = 0;
+      for (const Contact& carried : demand.contacts) contact += carried.area;
+      const double bond = contact * fullnessOf(contactKind(settings), settings) * bondShare(settings.number("support.gap.above"), layerHeight());
       const auto& sections = *build_.parts[demand.part].sections;
       const auto deep = static_cast<std::size_t>(nearContact / layerHeight());
-      for (const std::size_t up : {std::size_t{0}, deep / 2, deep}) {
-        const std::size_t l = demand.lowest + up;
+      for (const std::size_t l : {demand.highest() + deep / 2, demand.highest() + deep}) {
         if (l >= sections.size()) continue;
         for (const Polygons& island : components(sections[l]))
-          if (meet(island, demand.layers.front(), 0)) thinnest = std::min(thinnest, area(island));
+          if (area(island) < bond && meet(island, demand.layers.back(), 0)) return true;
       }
     }
-    return thinnest;
+    return false;
   }
 
   const Build& build_;

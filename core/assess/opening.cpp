@@ -70,7 +70,7 @@ std::vector<float> Openings::clearances(const LayerPlan& plan, const std::vector
     const auto span = std::partition_point(plan.spans.begin(), plan.spans.end(), [&](const LayerSpan& s) { return s.top <= z; });
     if (z < 0 || span == plan.spans.end()) return;
     for (const Polygon& line : fillLines(sections[static_cast<std::size_t>(span - plan.spans.begin())], 0, cell_)) {
-      const auto [from, to] = std::minmax(toMm(line.front()).x(), toMm(line.back()).x());
+      const auto [from, to] = std::minmax({toMm(line.front()).x(), toMm(line.back()).x()});
       const int y = static_cast<int>(std::floor((toMm(line.front()).y() - low_.y()) / cell_));
       const int first = std::max(0, static_cast<int>(std::ceil((from - low_.x()) / cell_ - 0.5))), last = std::min(nx_ - 1, static_cast<int>(std::floor((to - low_.x()) / cell_ - 0.5)));
       for (int x = first; x <= last && y >= 0 && y < ny_; ++x) clear[at(x, y, static_cast<int>(k))] = 0;

@@ -28,6 +28,7 @@ class LayerBuilder {
   std::uint64_t keyOf(std::size_t i) const;
   PrintLayer build(std::size_t i) const;
   const PrimeTower& tower() const { return tower_; }
+  const Polygons& bed() const { return bed_; }
   bool towerHasRoom() const { return towerHasRoom_; }
 
  private:

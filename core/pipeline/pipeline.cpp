@@ -291,6 +291,8 @@ struct Pipeline::Run {
     for (std::size_t i = 0; i < print.layers.size(); ++i) used[keys[i]] = print.layers[i];
     std::erase_if(print.layers, [](const auto& layer) { return layer->runs.empty(); });
     build->towerHasRoom = builder.towerHasRoom();
+    build->bed = {plateHeight(project.settings), -project.settings.number("support.bed.gap"), {}};
+    if (!builder.bed().empty()) build->bed.regions.push_back({build->pieces.size(), RegionKind::foot, 0, builder.bed(), keyOf(builder.bed())});
     return print;
   }
 

@@ -58,6 +58,11 @@ AdhesionRules adhesionRules(const Settings& settings) {
   return rules;
 }
 
+double plateHeight(const Settings& settings) {
+  const std::vector<LayerSpan> bed = bedSpans(adhesionRules(settings), layerRules(settings));
+  return bed.empty() ? 0 : bed.front().bottom;
+}
+
 TowerRules towerRules(const Settings& settings) {
   const SupportRules support = supportRules(settings);
   return {support.lineWidth, settings.number("prime.purge"), settings.number("layer.height"), support.thinnest, support.thickest};

@@ -19,6 +19,8 @@ PartRules partRules(const Settings& settings);
 SupportPathRules supportPathRules(const Settings& settings);
 MotionRules motionRules(const Settings& settings);
 AdhesionRules adhesionRules(const Settings& settings);
+// Of the plate, mm: 0, or below that by what a bed lifts everything.
+double plateHeight(const Settings& settings);
 TowerRules towerRules(const Settings& settings);
 // The filament of an interface: 0 the first, 1 the second.
 int interfaceTool(const Settings& settings);

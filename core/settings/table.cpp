@@ -90,7 +90,7 @@ void addSupport(std::vector<SettingRow>& rows) {
                         "Lines are quick; crossed lines carry fine detail; one zigzag pulls out as a ribbon; concentric follows the outline."));
   rows.push_back(whole("support.graded.layers", "Graded layers", 0, 20, 0,
                        "Layers of in-between density under the interface, so that it does not sag over a sparse body."));
-  rows.push_back(number("support.graded.density", "Graded density", "%", 5, 100, 65, "How full the graded layers are. About two thirds is usual."));
+  rows.push_back(number("support.graded.density", "Graded density", "%", 50, 100, 65, "How full the graded layers are. About two thirds is usual."));
   rows.push_back(whole("support.foot.layers", "Foot layers", 0, 20, 0, "Lowest layers that spread out on the plate, so that slender supports stay down."));
   rows.push_back(number("support.foot.spread", "Foot spread", "mm", 0, 10, 1, "How far the lowest layer of a foot reaches past the support."));
   rows.push_back(choice("support.filament.interface", "Interface from", {"first", "second"}, "first",

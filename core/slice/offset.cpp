@@ -5,6 +5,7 @@
 // which costs five to ten times more on the smooth outlines of organic parts.
 #include "core/slice/polygons.hpp"
 
+#include <algorithm>
 #include <cmath>
 
 namespace trellis {
@@ -67,6 +68,29 @@ class RawOffset {
   double arcStep_;  // radians
 };
 
+// Distance from a place to the nearest edge, units.
+double nearestEdge(const Polygons& outlines, const Point& p) {
+  double nearest = 1e300;
+  const Vec2 at(static_cast<double>(p.X), static_cast<double>(p.Y));
+  for (const Polygon& outline : outlines)
+    for (std::size_t i = 0; i < outline.size(); ++i) {
+      const Point &from = outline[i], &to = outline[(i + 1) % outline.size()];
+      const Vec2 a(static_cast<double>(from.X), static_cast<double>(from.Y)), along(static_cast<double>(to.X - from.X), static_cast<double>(to.Y - from.Y));
+      const double t = along.squaredNorm() > 0 ? std::clamp((at - a).dot(along) / along.squaredNorm(), 0.0, 1.0) : 0;
+      nearest = std::min(nearest, (a + t * along - at).norm());
+    }
+  return nearest;
+}
+
+// What is smaller than the offset may have been turned inside out: its corners then lie nearer to where they came from.
+void dropTurnedOut(Polygons& moved, const Polygons& from, double distance) {
+  const double delta = std::abs(distance) * unitsPerMm;
+  std::erase_if(moved, [&](const Polygon& outline) {
+    const bool small = std::abs(ClipperLib::Area(outline)) < 16 * delta * delta;
+    return small && nearestEdge(from, outline.front()) < 0.9 * delta - 2 * slack * unitsPerMm;
+  });
+}
+
 }  // namespace
 
 Polygons grow(const Polygons& a, double distance) {
@@ -76,6 +100,7 @@ Polygons grow(const Polygons& a, double distance) {
   for (const Polygon& outline : a) clipper.AddPath(offset.move(outline), ClipperLib::ptSubject, true);
   Polygons result;
   clipper.Execute(ClipperLib::ctUnion, result, ClipperLib::pftPositive, ClipperLib::pftPositive);
+  dropTurnedOut(result, a, distance);
   return simplified(result, slack);
 }
 

@@ -30,7 +30,7 @@ const Polygons& Clearance::besideOf(std::size_t l) {
   Polygons& cached = besides_[l];
   if (cached.empty()) {
     const Polygons walls = asked ? linesOutside(obstacles_.walls[l], grow(site_.beyondLean[l - site_.lowest], 0.01)) : obstacles_.walls[l];
-    cached = unite(obstacles_.sections[l], around(walls, rules_.gapBeside));
+    cached = unite(obstacles_.sections[l], around(walls, rules_.gapBeside + outlineSlack));
   }
   return cached;
 }
@@ -40,7 +40,7 @@ const Polygons& Clearance::besideHold(std::size_t l) {
   Polygons& cached = besides_[l];
   if (cached.empty())
     cached = unite(grow(obstacles_.sections[l], rules_.gapHold),
-                   around(linesOutside(obstacles_.walls[l], grow(site_.layers[l - site_.lowest], 0.01)), rules_.gapBeside));
+                   around(linesOutside(obstacles_.walls[l], grow(site_.layers[l - site_.lowest], 0.01)), rules_.gapBeside + outlineSlack));
   return cached;
 }
 

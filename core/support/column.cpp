@@ -105,12 +105,21 @@ class ColumnBuilder {
       return part;
     };
     divided_.body = reach;
-    if (uses_.hasInterface) divided_.interface = taken(divided_.body, uses_.deep);
+    if (uses_.hasInterface) {
+      divided_.interface = withRim(taken(divided_.body, uses_.deep), reach);
+      divided_.body = withoutSpecks(subtract(reach, divided_.interface), 0.01);
+    }
     if (!uses_.lower.empty()) {
       divided_.lower = withoutSpecks(intersect(divided_.body, uses_.lower), 0.01);
       divided_.body = withoutSpecks(subtract(divided_.body, divided_.lower), 0.01);
     }
     if (uses_.hasGraded) divided_.graded = taken(divided_.body, uses_.deeper);
+  }
+
+  // The interface takes half a line of what is beside it: where it is thin, or ragged from layer to layer, no line would
+  // lie there else.
+  Polygons withRim(const Polygons& interface, const Polygons& reach) const {
+    return interface.empty() || interface == reach ? interface : intersect(reach, grow(interface, rules_.lineWidth / 2));
   }
 
   // A slab thicker than a nozzle can print becomes several of equal height.

@@ -89,18 +89,20 @@ class Letting {
     return unite(cells);
   }
 
-  // Fresh demand joins what is let down already. What begins here is made printable at once; what only
-  // widens a slope by a step is looked at every few layers, and when the site is complete.
+  // Fresh demand joins what is let down already and is made printable: by itself where it begins, and together with what
+  // is near where it widens a slope by a step.
   Polygons joined(const Polygons& reach, const Polygons& fresh) {
-    Polygons all = reach;
+    Polygons all = reach, steps;
     for (const Polygons& piece : components(fresh)) {
       const bool begins = reach.empty() || !meet(reach, piece, 0.01);
       const Polygons wide = begins ? printable(piece) : piece;
       all.insert(all.end(), wide.begin(), wide.end());
+      if (!begins) steps.insert(steps.end(), piece.begin(), piece.end());
     }
     all = unite(all);
-    const bool complete = ++freshLayers_ == site_.layers.size();
-    return simplified(complete || freshLayers_ % 4 == 0 ? printable(all) : all, roughness);
+    if (++freshLayers_ == site_.layers.size()) return simplified(printable(all), roughness);
+    if (!steps.empty()) all = unite(all, printable(intersect(all, grow(steps, 2 * rules_.lineWidth))));
+    return simplified(all, roughness);
   }
 
   const Polygons* demandUnder(double top) const {

@@ -57,7 +57,7 @@ Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>&
     for (const PartObstacles& part : parts) {
       if (i >= part.sections.size() || part.sections[i].empty()) continue;
       const Polygons walls = freed.empty() ? asLines(part.sections[i]) : linesOutside(asLines(part.sections[i]), freed);
-      const Polygons kept = freed.empty() ? grow(part.sections[i], part.gapBeside) : unite(part.sections[i], around(walls, part.gapBeside));
+      const Polygons kept = freed.empty() ? grow(part.sections[i], part.gapBeside + outlineSlack) : unite(part.sections[i], around(walls, part.gapBeside + outlineSlack));
       result.walls[i].insert(result.walls[i].end(), walls.begin(), walls.end());
       beside.insert(beside.end(), kept.begin(), kept.end());
     }

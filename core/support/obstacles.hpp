@@ -32,6 +32,10 @@ struct PartObstacles {
 // comes up to it with the gap above.
 inline constexpr double standingSlope = 45;
 
+// Outlines move by a few micrometres each time they are offset and smoothed on their way to the bead; the gap beside is
+// kept from the bead, so it is taken wider by this, mm.
+inline constexpr double outlineSlack = 0.022;
+
 Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>& parts, const Progress& progress);
 
 }  // namespace trellis

@@ -69,8 +69,9 @@ void addLid(std::vector<SolidVertex>& out, const Polygons& lid, double z, const 
 
 }  // namespace
 
-SupportSolid solidOf(const SupportLayers& layers, const Progress& progress) {
-  const std::vector<Stretch> stretches = findStretches(layers);
+SupportSolid solidOf(const SupportLayers& layers, const SupportLayer& bed, const Progress& progress) {
+  std::vector<Stretch> stretches = findStretches(layers);
+  for (const PieceRegion& region : bed.regions) stretches.push_back({bed.bottom, bed.top, &region});
   std::map<long long, Polygons> standing;  // by height: what begins there
   for (const Stretch& stretch : stretches) {
     Polygons& here = standing[std::llround(stretch.bottom * 1e6)];

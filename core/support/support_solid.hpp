@@ -17,8 +17,8 @@ struct SupportSolid {
 };
 
 // Walls of every region, those that stay the same from layer to layer as one, and lids where nothing
-// stands on a region. Outlines are simplified to 0.08 mm, so it is for the eye only.
-SupportSolid solidOf(const SupportLayers& layers, const Progress& progress);
+// stands on a region; bed is one layer more under everything. Outlines are simplified to 0.08 mm, so it is for the eye only.
+SupportSolid solidOf(const SupportLayers& layers, const SupportLayer& bed, const Progress& progress);
 
 // As a mesh, three vertices a triangle in the same order, to point at.
 MeshPtr surfaceOf(const SupportSolid& solid);

@@ -67,31 +67,43 @@ std::vector<Node> medialGraph(const Polygons& region, double narrowest) {
     const Vec2 middle((edge.vertex0()->x() + edge.vertex1()->x()) / 2, (edge.vertex0()->y() + edge.vertex1()->y()) / 2);
     if (!contains(region, toPoint(Vec2(middle / units)))) continue;
     const std::size_t a = nodeOf(edge.vertex0(), source), b = nodeOf(edge.vertex1(), source);
-    if (std::min(nodes[a].width, nodes[b].width) < narrowest) continue;
+    if (std::min(nodes[a].width, nodes[b].width) < narrowest || std::max(nodes[a].width, nodes[b].width) > 3 * narrowest) continue;
     nodes[a].next.push_back(b);
     nodes[b].next.push_back(a);
   }
   return nodes;
 }
 
+constexpr double steady = 0.04;  // mm the width may change along one line
+
 void emit(const std::vector<Node>& nodes, const std::vector<std::size_t>& chain, double narrowest,
           std::vector<CentreLine>& out) {
+  struct Place {
+    Vec2 at;
+    double width;
+  };
+  std::vector<Place> places{{nodes[chain.front()].at, nodes[chain.front()].width}};
   double whole = 0;
-  for (std::size_t i = 1; i < chain.size(); ++i) whole += (nodes[chain[i]].at - nodes[chain[i - 1]].at).norm();
+  for (std::size_t i = 1; i < chain.size(); ++i) {  // long tapers in steps
+    const Node &a = nodes[chain[i - 1]], &b = nodes[chain[i]];
+    const int steps = std::max(1, static_cast<int>(std::ceil(std::abs(b.width - a.width) / steady)));
+    for (int k = 1; k <= steps; ++k) places.push_back({a.at + (b.at - a.at) * k / steps, a.width + (b.width - a.width) * k / steps});
+    whole += (b.at - a.at).norm();
+  }
   if (whole < narrowest) return;
-  for (std::size_t from = 0; from + 1 < chain.size();) {
-    CentreLine line{0, {toPoint(nodes[chain[from]].at)}};
-    const double first = nodes[chain[from]].width;
+  for (std::size_t from = 0; from + 1 < places.size();) {
+    CentreLine line{0, {toPoint(places[from].at)}};
+    const double first = places[from].width;
     double length = 0, volume = 0;
     std::size_t to = from;
     do {
-      const Node &a = nodes[chain[to]], &b = nodes[chain[to + 1]];
+      const Place &a = places[to], &b = places[to + 1];
       const double step = (b.at - a.at).norm();
       length += step;
       volume += step * (a.width + b.width) / 2;
       line.points.push_back(toPoint(b.at));
       ++to;
-    } while (to + 1 < chain.size() && std::abs(nodes[chain[to]].width - first) < 0.05);
+    } while (to + 1 < places.size() && std::abs(places[to + 1].width - first) <= steady);
     line.width = length > 0 ? volume / length : first;
     from = to;
     if (length > 0) out.push_back(std::move(line));

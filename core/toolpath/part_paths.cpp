@@ -94,7 +94,8 @@ Walls wallsOf(const Polygons& region, int count, double lineWidth, Feature outer
   for (int k = 0; k < count && !walls.inside.empty(); ++k) {
     const Polygons centres = simplified(grow(walls.inside, -lineWidth / 2), smoothing);
     if (k == 0) {
-      const Polygons missed = withoutSpecks(subtract(region, grow(centres, lineWidth / 2 + 0.03)), lineWidth * lineWidth / 8);
+      // Opened by a hundredth, for the medial axis goes astray where an outline touches itself.
+      const Polygons missed = opened(withoutSpecks(subtract(region, grow(centres, lineWidth / 2 + 0.03)), lineWidth * lineWidth / 8), 0.01);
       for (CentreLine& line : centreLines(missed, lineWidth / 2))
         walls.thin.push_back({outer, std::max(line.width, lineWidth / 2), false, std::move(line.points)});
       walls.tooThin = missed;

@@ -22,7 +22,7 @@ struct Fill {
 
 Fill fillOf(RegionKind kind, const SupportPathRules& rules) {
   switch (kind) {
-    case RegionKind::graded: return {Feature::graded, rules.bodyWalls, bodyAngle, rules.gradedSpacing, Pattern::lines};
+    case RegionKind::graded: return {Feature::graded, rules.bodyWalls, interfaceAngle, rules.gradedSpacing, Pattern::lines};
     case RegionKind::foot: return {Feature::foot, std::max(1, rules.bodyWalls), bodyAngle, rules.bodySpacing / 2, Pattern::lines};
     case RegionKind::interfaceLower: return {Feature::interfaceLower, 1, interfaceAngle, rules.lowerSpacing, rules.lower};
     case RegionKind::interfaceUpper: return {Feature::interfaceUpper, 1, interfaceAngle, rules.interfaceSpacing, rules.upper};

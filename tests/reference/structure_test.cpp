@@ -86,7 +86,7 @@ TEST(Graded, LayersLieUnderTheInterfaceAsDenseAsAsked) {
   EXPECT_EQ(graded.byTop.rbegin()->first, 14200);  // right under three layers of interface
   EXPECT_EQ(graded.byTop.begin()->first, 13200);
   for (const auto& [top, beads] : graded.byTop)
-    for (const double pitch : pitches(beads, 45)) EXPECT_NEAR(pitch, 0.45 / 0.65, 0.01) << top;
+    for (const double pitch : pitches(beads, 135)) EXPECT_NEAR(pitch, 0.45 / 0.65, 0.01) << top;
   for (const double pitch : pitches(bodies.at(8), 45)) EXPECT_NEAR(pitch, 0.45 / 0.18, 0.01);
   EXPECT_EQ(bodies.byTop.rbegin()->first, 13000);
 }

@@ -1,6 +1,6 @@
 #version 330 core
 // Kinds: 0 part, 1 enforce, 2 block, 3 support body, 4 upper interface, 5 ghost, 6 lit, 7 clean face, 8 to 10 zones
-// that enforce, block and keep clear, 11 lower interface.
+// that enforce, block and keep clear, 11 lower interface, 12 support body from the second filament.
 in vec3 world;
 in vec3 facing;
 flat in int what;
@@ -14,7 +14,7 @@ uniform vec3 part, hangingLow, hangingHigh, enforce, block, body, interfaceColou
 out vec4 colour;
 void main() {
   if (world.z < range.x - 0.001 || world.z > range.y + 0.001) discard;
-  if ((what < 8 || what == 11) && dot(cut.xyz, world) < cut.w) discard;
+  if ((what < 8 || what >= 11) && dot(cut.xyz, world) < cut.w) discard;
   vec3 n = normalize(facing);
   vec3 base = part;
   if ((what <= 2 || what == 6) && world.z > 0.001) {  // what lies on the plate hangs over nothing
@@ -34,6 +34,8 @@ void main() {
     base = interfaceColour;
   } else if (what == 11) {
     base = lowerColour;
+  } else if (what == 12) {  // lying stripes
+    base = mod(pixel.y, 6.0) < 2.0 ? interfaceColour : body;
   }
   if (what == 6) base = mod(pixel.x + pixel.y, 8.0) < 4.0 ? accent : mix(base, accent, 0.45);
   if (what == 7) base = mod(pixel.y, 7.0) < 1.5 ? part * 0.82 : mix(part, paper, 0.6);
@@ -48,7 +50,7 @@ void main() {
   vec3 lamp = normalize(vec3(-0.35, -0.5, 0.8));
   float light = 0.62 + 0.26 * abs(dot(n, toEye)) + 0.16 * max(dot(n, lamp), 0.0);
   vec3 lit = base * min(light, 1.05);
-  if (what == 3 || what == 4 || what == 11) lit = mix(lit, paper, 0.55 * faded);
+  if (what == 3 || what == 4 || what >= 11) lit = mix(lit, paper, 0.55 * faded);
   if (what >= 8 && what <= 10) {
     colour = vec4(lit, mod(pixel.x + pixel.y, 6.0) < 1.5 ? 0.5 : 0.24);
     return;

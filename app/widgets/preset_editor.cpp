@@ -1,0 +1,41 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/widgets/preset_editor.hpp"
+
+#include <QComboBox>
+#include <QGridLayout>
+#include <QLabel>
+
+namespace trellis {
+
+PresetEditor::PresetEditor(Session& session, PresetKind kind, const QString& label, QWidget* parent) : QWidget(parent), session_(session), kind_(kind) {
+  setObjectName(kind == PresetKind::release ? "preset.release" : "preset.filament");
+  auto* grid = new QGridLayout(this);
+  grid->setContentsMargins(0, 0, 28, 0);  // in line with the settings, which have a reset beside them
+  grid->setColumnStretch(0, 1);
+  grid->addWidget(new QLabel(label), 0, 0);
+  box_ = new QComboBox;
+  box_->setFixedWidth(180);
+  for (const Preset& preset : presets()) {
+    if (preset.kind != kind) continue;
+    box_->addItem(tr(preset.label.c_str()), QString::fromStdString(preset.name));
+    box_->setItemData(box_->count() - 1, tr(preset.help.c_str()), Qt::ToolTipRole);
+  }
+  box_->setPlaceholderText(tr("tuned by hand"));
+  grid->addWidget(box_, 0, 1);
+  help_ = new QLabel;
+  help_->setObjectName("quiet");
+  help_->setWordWrap(true);
+  grid->addWidget(help_, 1, 0, 1, 2);
+  connect(box_, &QComboBox::activated, this, [this] { session_.perform(ApplyPreset{box_->currentData().toString().toStdString(), session_.editedPart()}); });
+  connect(&session, &Session::projectChanged, this, &PresetEditor::refresh);
+  connect(&session, &Session::selectionChanged, this, &PresetEditor::refresh);
+  refresh();
+}
+
+void PresetEditor::refresh() {
+  const Preset* preset = presetOf(kind_, session_.settingsEdited());
+  box_->setCurrentIndex(preset ? box_->findData(QString::fromStdString(preset->name)) : -1);
+  help_->setText(preset ? tr(preset->help.c_str()) : tr("Tuned by hand; choosing a preset sets all of it anew."));
+}
+
+}  // namespace trellis

@@ -1,0 +1,34 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Checks normal supports from the G-code and the mesh alone: the definitions of the gap, of demand and of standing, computed
+// a second time with CGAL's slicer and plain Clipper, point by point where the generator works on areas.
+#pragma once
+
+#include "core/mesh/triangle_mesh.hpp"
+
+#include <map>
+#include <string>
+
+namespace trellis::test {
+
+// What the print was asked for. Layers are of one height, and every bridge is supported.
+struct Promise {
+  double gapAbove = 0.2, gapBelow = 0.2, gapBeside = 0.5;  // mm
+  double freeLean = 45;                                     // degrees
+  double layer = 0.2, lineWidth = 0.45;                     // mm
+  int interfaceLayers = 3;
+  double interfaceSpacing = 0.45, bodySpacing = 2.2;  // mm
+};
+
+struct Verdict {
+  std::map<std::string, int> faults;  // by what is wrong; with the first place of each in examples
+  std::map<std::string, std::string> examples;
+  std::size_t samples = 0;    // places on support lines that were looked at
+  std::size_t demanded = 0;   // places of underside that can be carried
+  std::vector<double> covered;  // 0–1, share of them that each interface layer lies under, from the part down
+  std::string words() const;
+};
+
+// mesh stands where it was printed.
+Verdict verify(const std::string& gcode, const TriangleMesh& mesh, const Promise& promise);
+
+}  // namespace trellis::test
