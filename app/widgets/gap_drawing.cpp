@@ -16,6 +16,7 @@ namespace {
 constexpr double above = 2;     // layers of part drawn over the gap
 constexpr double bodyLayers = 4;
 constexpr double belowPart = 1.6;  // layers of part drawn under the support
+constexpr double wordRoom = 26; // pixels of part over and under the support
 constexpr double footer = 20;   // pixels for the words under it
 constexpr double planSide = 84; // pixels of each look from above
 
@@ -29,8 +30,8 @@ class Section {
     const double wide = support_.gapBeside + 3.2 * (paths_.bodySpacing + paths_.lineWidth);
     const double deep = above * layer_ + bodyTop() + layer_ * (bodyLayers + support_.lowerLayers + belowPart) + support_.gapBelow;
     perMm_ = std::clamp(std::min((frame.width() - 22) / wide, frame.height() / deep), 6.0, 70.0);
-    origin_ = {frame.left() + 22, frame.top() + above * layer_ * perMm_};
-    foot_ = (frame.bottom() - origin_.y()) / perMm_ - std::max(belowPart * layer_, adhesion_.bedLayers * layer_ + adhesion_.bedGap);
+    origin_ = {frame.left() + 22, frame.top() + std::max(wordRoom, above * layer_ * perMm_)};
+    foot_ = (frame.bottom() - origin_.y() - std::max(wordRoom, perMm_ * (adhesion_.bedLayers * layer_ + adhesion_.bedGap))) / perMm_;
   }
 
   void draw() {
@@ -39,11 +40,11 @@ class Section {
     painter_.setPen(Qt::NoPen);
     painter_.setBrush(t.part);
     const double right = (frame_.right() - origin_.x()) / perMm_;
-    painter_.drawRect(box(0, -above * layer_, right, above * layer_));                                     // the ceiling
+    painter_.drawRect(box(0, -frame_.height(), right, frame_.height()));                                    // the ceiling
     painter_.drawRect(QRectF(frame_.left(), frame_.top(), origin_.x() - frame_.left(), frame_.height()));  // the wall
     painter_.drawRect(box(0, foot_, middle(), frame_.height()));                                           // what a support stands on
     painter_.setPen(QPen(t.part.darker(112), 1));
-    for (double z = -layer_; z < foot_; z += layer_) {
+    for (double z = -layer_ * std::floor(wordRoom / (layer_ * perMm_) + above); z < foot_; z += layer_) {
       const double y = origin_.y() + z * perMm_;
       painter_.drawLine(QPointF(frame_.left(), y), QPointF(z < 0 ? frame_.right() : origin_.x(), y));
     }

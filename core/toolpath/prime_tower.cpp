@@ -12,6 +12,7 @@ namespace {
 constexpr double eps = 1e-6;         // mm
 constexpr double least = 8;          // mm, a tower thinner than this falls over: common practice
 constexpr double filled = 0.6;       // of a lane's square by one purge in a usual layer
+constexpr double deepEnough = 0.75;  // of a usual layer: so high a slab has to be to take a purge
 constexpr std::size_t mostLanes = 4;
 constexpr int leastLoops = 2;
 
@@ -25,7 +26,7 @@ std::vector<std::vector<TowerSlab>> slabsWith(std::size_t lanes, const std::vect
   for (std::size_t i = 0; i < last; ++i) {
     const double top = layers[i].top, next = i + 1 < last ? layers[i + 1].top : top;
     const auto lowest = std::min_element(tops.begin(), tops.end());
-    const bool room = top - *lowest > rules.thinnest - eps;
+    const bool room = top - *lowest > std::max(rules.thinnest, deepEnough * rules.layerHeight) - eps;
     unpurged += layers[i].changes && !room;
     for (std::size_t lane = 0; lane < lanes; ++lane) {
       const bool purged = layers[i].changes && room && lane == static_cast<std::size_t>(lowest - tops.begin());

@@ -38,7 +38,7 @@ Polygons joinedEnds(const Polygons& lines, const Polygons& room, double pitch) {
   for (const Polygon& line : lines) {
     const auto next = std::find_if(chains.rbegin(), chains.rend(), [&](const Polygon& chain) {
       const Vec2 end = toMm(chain.back()), begin = toMm(line.front());
-      return (begin - end).norm() < 3 * pitch && contains(within, toPoint((begin + end) / 2));
+      return (begin - end).norm() < 3 * pitch && contains(within, toPoint((begin + end) / 2)) && linesOutside({{chain.back(), line.front()}}, within).empty();
     });
     if (next == chains.rend())
       chains.push_back(line);

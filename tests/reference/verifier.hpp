@@ -23,6 +23,7 @@ struct Verdict {
   std::map<std::string, int> faults;  // by what is wrong; with the first place of each in examples
   std::map<std::string, std::string> examples;
   std::size_t samples = 0;    // places on support lines that were looked at
+  std::size_t lines = 0;      // of support
   std::size_t demanded = 0;   // places of underside that can be carried
   std::vector<double> covered;  // 0–1, share of them that each interface layer lies under, from the part down
   std::string words() const;

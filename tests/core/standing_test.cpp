@@ -1,0 +1,111 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What supports and parts stand on: slender columns, the bed, settings side by side.
+#include "core/support/let_down.hpp"
+#include "tests/printed.hpp"
+#include "tests/shapes.hpp"
+
+#include <cmath>
+#include <set>
+
+namespace trellis::test {
+namespace {
+
+using Choices = std::vector<std::pair<std::string, nlohmann::json>>;
+
+// A lip of one by one millimetre high up on a wall.
+MeshPtr lipAt(double height) { return together({box({0, 0, 0}, {4, 30, height + 6}), box({4, 14.5, height}, {5.5, 15.5, height + 2})}); }
+
+double widthAt(const Build& build, double z) {
+  for (const SupportLayer& layer : build.support->layers)
+    if (layer.bottom < z && layer.top > z) {
+      double low = 0, high = 20;  // the largest circle, by halving
+      while (high - low > 0.02) (grow(layer.regions.front().area, -(low + high) / 4).empty() ? high : low) = (low + high) / 2;
+      return low;
+    }
+  return 0;
+}
+
+TEST(Slender, ColumnsWidenDownwardUntilTheyAreSteady) {
+  const BuildPtr low = build(projectOf(lipAt(12))), high = build(projectOf(lipAt(60)));
+  EXPECT_LT(widthAt(*low, 3), 1.3);                          // steady as it is
+  EXPECT_GE(widthAt(*high, 3), 60 * leastSteadiness - 0.1);  // 2.4 mm
+  EXPECT_LT(widthAt(*high, 59.7), 1.3);                      // the interface stays as small as the lip
+  const double rate = (widthAt(*high, 57.1) - widthAt(*high, 58.1)) / 2;
+  EXPECT_LE(rate, std::tan(toRadians(wideningLean)) + 0.05);
+}
+
+TEST(Slender, AColumnWithoutRoomToWidenIsReported) {
+  // The same lip in a shaft of three millimetres.
+  const MeshPtr shaft = together({lipAt(60), box({0, 10, 0}, {8, 13, 66}), box({0, 17, 0}, {8, 20, 66}), box({7, 10, 0}, {9, 20, 66})});
+  const BuildPtr built = build(projectOf(shaft));
+  EXPECT_TRUE(std::any_of(built->findings.begin(), built->findings.end(), [](const Finding& f) { return f.code == "slender-support"; }));
+}
+
+TEST(Bed, LiesUnderEverythingAndReachesPastIt) {
+  const Choices bed{{"support.bed.layers", 3}, {"support.bed.reach", 5}, {"support.bed.gap", 0.15}, {"skirt.loops", 0}};
+  const ProjectPtr project = projectOf(table(30, 10, 2), bed);
+  Box3 bedBox, partBox, supportBox;
+  double volume = 0;
+  for (const Bead& bead : readBeads(gcodeOf(project))) {
+    Box3& box = bead.feature == "support.bed" ? bedBox : bead.feature.starts_with("support.") ? supportBox : partBox;
+    for (const Vec2& p : {Vec2(bead.x0, bead.y0), Vec2(bead.x1, bead.y1)})
+      for (const double z : {bead.z, bead.z - bead.height}) box.extend(Vec3(p.x(), p.y(), z));
+    if (bead.feature == "support.bed") volume += bead.e * pi * 1.75 * 1.75 / 4;
+  }
+  EXPECT_NEAR(bedBox.min().z(), 0, 1e-6);
+  EXPECT_NEAR(bedBox.max().z(), 0.6, 1e-6);
+  EXPECT_NEAR(partBox.min().z(), 0.75, 1e-6);     // the gap is exact
+  EXPECT_NEAR(supportBox.min().z(), 0.6, 1e-6);   // supports stand on the bed
+  EXPECT_NEAR(bedBox.min().x() - 0.225, 50 - 5, 0.05);
+  EXPECT_NEAR(bedBox.max().y() + 0.225, 80 + 5, 0.05);
+  const double bead = beadArea(0.45, 0.2) / (0.45 * 0.2);  // the share of its box that a bead fills
+  EXPECT_NEAR(volume, bead * 40 * 40 * 0.6, 0.04 * 40 * 40 * 0.6);  // solid
+  // Everything else is as it would be on the plate.
+  EXPECT_NEAR(build(project)->support->pieces[0].contactAbove, build(projectOf(table(30, 10, 2)))->support->pieces[0].contactAbove, 0.5);
+}
+
+TEST(Bed, OfNoLayersIsNone) {
+  EXPECT_EQ(gcodeOf(projectOf(table(20, 5, 2), {{"support.bed.reach", 9}})), gcodeOf(projectOf(table(20, 5, 2))));
+}
+
+// Two ledges side by side at one height, one with a body of its own.
+TEST(LocalSettings, OfNeighboursNeitherCollideNorLeaveASlit) {
+  const MeshPtr ledges = together({box({0, 0, 0}, {40, 4, 20}), box({0, 4, 12}, {20, 20, 16}), box({20, 4, 12.4}, {40, 20, 16})});
+  ProjectPtr project = projectOf(ledges);
+  project = performed(*project, DecideSite{0, {60, 60, 12}, std::nullopt, Overrides{{"support.body.spacing", 0.6}, {"support.gap.above", 0.3}}});
+  const BuildPtr built = build(project);
+  std::set<std::size_t> rules;
+  double widest = 0;
+  for (const SupportLayer& layer : built->support->layers) {
+    Polygons all;
+    double sum = 0;
+    for (const PieceRegion& region : layer.regions) {
+      rules.insert(region.rules);
+      sum += area(region.area);
+      all.insert(all.end(), region.area.begin(), region.area.end());
+    }
+    const Polygons together = unite(all);
+    EXPECT_NEAR(area(together), sum, 0.05) << layer.top;  // no overlap
+    if (layer.top < 11) widest = std::max(widest, area(closed(together, 0.3)) - area(together));
+  }
+  EXPECT_EQ(rules.size(), 2u);
+  EXPECT_LT(widest, 0.5);  // nothing to close between them
+}
+
+TEST(Features, SteepWallsAndSkinsOverSupportAreToldApart) {
+  const std::string text = gcodeOf(projectOf(table(30, 10, 2)));
+  bool carried = false;
+  for (const Bead& bead : readBeads(text))
+    if (bead.feature == "part.skin.carried") {
+      carried = true;
+      EXPECT_NEAR(bead.z, 10.2, 1e-6);
+    }
+  EXPECT_TRUE(carried);
+  const auto has = [](const std::string& gcode, const char* feature) { return gcode.find(feature) != std::string::npos; };
+  const Choices bare{{"support.on", false}};
+  EXPECT_TRUE(has(gcodeOf(projectOf(flaringCone(4, 60, 6, 96), bare)), "@feature part.wall.steep"));
+  EXPECT_FALSE(has(gcodeOf(projectOf(flaringCone(4, 30, 6, 96), bare)), "@feature part.wall.steep"));
+}
+
+}  // namespace
+}  // namespace trellis::test
