@@ -49,7 +49,8 @@ PieceList::PieceList(Session& session, QWidget* parent) : QWidget(parent), sessi
   list_->header()->setStretchLastSection(true);
   list_->setSortingEnabled(true);
   list_->sortByColumn(1, Qt::DescendingOrder);
-  list_->setFixedHeight(168);
+  list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  list_->setFixedHeight(190);
   column->addWidget(list_);
   filament_ = new QComboBox;
   filament_->setObjectName("pieceFilament");
@@ -81,6 +82,7 @@ void PieceList::refresh() {
     figure(0, static_cast<double>(i + 1), 0);
     figure(1, grams(use, settings), 2);
     figure(2, use.seconds / 60, 1);
+    row->setSizeHint(0, {0, 22});
     row->setText(3, tr(nameOf(figures.grade)));
     row->setText(4, (figures.bodyTool == 0 ? tr("first") : tr("second")) + (figures.chosen ? tr(", set") : QString()));
     for (int column = 0; column < 5; ++column) row->setToolTip(column, tipOf(shown.build->support->pieces[i], figures, money(use, settings)));

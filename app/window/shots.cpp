@@ -4,13 +4,17 @@
 #include "app/scene/scene_view.hpp"
 #include "app/tally/tally_bar.hpp"
 #include "app/window/main_window.hpp"
+#include "app/worksheets/build_sheet.hpp"
 
 #include <QApplication>
 #include <QComboBox>
 #include <QDir>
 #include <QListView>
 #include <QListWidget>
+#include <QScrollArea>
+#include <QScrollBar>
 #include <QTextStream>
+#include <QTreeWidget>
 
 #include <algorithm>
 
@@ -141,6 +145,16 @@ int takeShots(MainWindow& window, const QString& folder) {
   window.showSheet(3);
   window.scene().turnBy(-60, 38);
   shot("build");
+  session.performTogether({ApplyPreset{"dissolves"}, ApplyPreset{"soluble"}, ChangeSetting{"support.bed.layers", 3.0}});
+  if (!waitForBuild(session)) return 1;
+  settle();
+  auto* pieces = window.findChild<QTreeWidget*>("pieces");
+  auto* area = window.findChild<BuildSheet*>()->findChild<QScrollArea*>();
+  area->ensureWidgetVisible(pieces);
+  shot("filaments");
+  area->verticalScrollBar()->setValue(0);
+  session.undo();
+  if (!waitForBuild(session)) return 1;
   session.setRange(0, height * 0.36);
   window.scene().turnBy(0, 34);
   shot("layers");

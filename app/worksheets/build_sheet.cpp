@@ -44,7 +44,7 @@ BuildSheet::BuildSheet(Session& session, QWidget* parent) : Worksheet(tr("Build"
   addSettings({"support.foot.layers", "support.foot.spread"});
   addSettings({"support.bed.layers", "support.bed.reach", "support.bed.gap"});
   addSection(tr("Filaments"));
-  column_->addWidget(new PresetEditor(session, PresetKind::filament, tr("Interface")));
+  column_->addWidget(new PresetEditor(session, PresetKind::filament, tr("Kind")));
   addSettings({"support.filament.interface", "support.filament.body"});
   saved_ = addQuiet("");
   saved_->setObjectName("saved");

@@ -276,11 +276,13 @@ class Finder {
       }
       if (!first) continue;
       const Vec2 middle = boundsOf(first->layers.front()).center();
-      const bool wet = widest >= waterPasses;
+      constexpr double inTheOpen = 15;  // mm: no room in the part, but something wrapped around it
       add("piece-trapped", Severity::warning,
           fmt::format("{} holds {} piece{} of support that no straight pull gets out. {}", name(p), held, held == 1 ? "" : "s",
-                      wet ? fmt::format("Water reaches {} through {:.1f} mm: print the interface from a filament that dissolves, or block the place.", held == 1 ? "it" : "them", widest)
-                          : "Water does not reach it either: block the place, or turn or open the part."),
+                      widest >= inTheOpen ? fmt::format("{} round the part: break {} out in pieces, or block a place where {} can be parted.", held == 1 ? "It reaches" : "They reach",
+                                                        held == 1 ? "it" : "them", held == 1 ? "it" : "they")
+                      : widest >= waterPasses ? fmt::format("Water reaches {} through {:.1f} mm: print the interface from a filament that dissolves, or block the place.", held == 1 ? "it" : "them", widest)
+                                              : "Water does not reach it either: block the place, or turn or open the part."),
           {middle.x(), middle.y(), build_.plan.spans[first->lowest].bottom}, p);
     }
   }

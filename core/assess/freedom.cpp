@@ -18,6 +18,7 @@ constexpr double inset = 0.05;        // mm
 constexpr double alongOutline = 0.6;  // mm between samples
 constexpr double inside = 2.0;        // mm between samples within an outline
 constexpr double upward = 0.6;        // mm between layers looked at
+constexpr double touching = 0.3;      // mm: layers are steps, so support may begin a little within the smooth surface it follows
 constexpr std::size_t fewSamples = 240;
 constexpr std::size_t promising = 6;
 
@@ -70,7 +71,7 @@ std::vector<Vec3> icosphere() {
 
 bool isBlocked(const Vec3& from, const Vec3& direction, const std::vector<Solid>& solids) {
   return std::any_of(solids.begin(), solids.end(), [&](const Solid& solid) {
-    return solid.tree->firstHit(solid.toMesh * from, solid.toMesh.linear() * direction).has_value();
+    return solid.tree->firstHit(solid.toMesh * (from + touching * direction), solid.toMesh.linear() * direction).has_value();
   });
 }
 

@@ -93,9 +93,9 @@ void addSupport(std::vector<SettingRow>& rows) {
   rows.push_back(number("support.graded.density", "Graded density", "%", 50, 100, 65, "How full the graded layers are. About two thirds is usual."));
   rows.push_back(whole("support.foot.layers", "Foot layers", 0, 20, 0, "Lowest layers that spread out on the plate, so that slender supports stay down."));
   rows.push_back(number("support.foot.spread", "Foot spread", "mm", 0, 10, 1, "How far the lowest layer of a foot reaches past the support."));
-  rows.push_back(choice("support.filament.interface", "Interface from", {"first", "second"}, "first",
+  rows.push_back(choice("support.filament.interface", "Interface", {"first", "second"}, "first",
                         "Which filament prints the interface. One that does not bond to the part's, or that water takes away, lets the gap be 0."));
-  rows.push_back(choice("support.filament.body", "Body from", {"auto", "first", "second"}, "auto",
+  rows.push_back(choice("support.filament.body", "Body", {"auto", "first", "second"}, "auto",
                         "Under an interface that dissolves, the first filament wherever the piece can be pulled out whole and the second where only "
                         "water gets it out; or the first or second everywhere."));
   rows.push_back(whole("support.bed.layers", "Bed layers", 0, 20, 0,

@@ -129,6 +129,16 @@ TEST(Body, AZigzagIsOneRibbon) {
   EXPECT_LE(runs("zigzag"), 4u);  // the table's post parts the support
 }
 
+// A column of 20 × 20 mm: not one travel in its body.
+TEST(Body, AZigzagOfASquareColumnIsUnbroken) {
+  const MeshPtr lip = together({box({0, 0, 0}, {4, 20, 30}), box({4, 0, 28}, {24.5, 20, 30})});
+  const Layers bodies(gcodeOf(projectOf(lip, {{"support.body.pattern", "zigzag"}, {"support.body.walls", 0}, {"support.gap.beside", 0.5}})), "support.body");
+  ASSERT_GT(bodies.byTop.size(), 100u);
+  for (const auto& [top, beads] : bodies.byTop)
+    for (std::size_t i = 1; i < beads.size(); ++i)
+      EXPECT_LT(std::hypot(beads[i].x0 - beads[i - 1].x1, beads[i].y0 - beads[i - 1].y1), 1e-3) << "at " << top;
+}
+
 TEST(Body, ConcentricLoopsKeepTheirDistance) {
   const std::string gcode = printed({{"support.body.pattern", "concentric"}, {"support.body.walls", 1}});
   const Layers bodies(gcode, "support.body");
