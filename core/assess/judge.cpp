@@ -58,7 +58,8 @@ class Judge {
         const Settings& settings = settingsOf(region);
         const double full = fullnessOf(region.kind, settings);
         found[l].filled[region.piece] += area(region.area) * full;
-        if (layer.bottom < build_.rules[region.rules].support.floor + eps) continue;
+        const SupportRules& rules = build_.rules[region.rules].support;
+        if (layer.bottom < rules.floor + eps) continue;
         if (const double stands = standsOnPart(region, l); stands > 0) {
           found[l].below[region.piece] += stands;
           found[l].bond[region.piece] += stands * full * bondShare(settings.number("support.gap.below"), layerHeight());
