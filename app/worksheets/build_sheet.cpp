@@ -13,6 +13,21 @@
 
 namespace trellis {
 
+namespace {
+
+// What bodies from the first filament spare, once both are printed.
+QString savedWords(const Shown& shown) {
+  if (!shown.build || shown.build->tally.toolChanges == 0) return QObject::tr("Support is printed from one filament.");
+  const auto dissolve = [](const PieceFigures& piece) { return piece.wouldDissolve; };
+  const auto& pieces = shown.build->pieces;
+  if (std::none_of(pieces.begin(), pieces.end(), dissolve)) return QObject::tr("%1 tool changes.").arg(shown.build->tally.toolChanges);
+  const auto held = std::count_if(pieces.begin(), pieces.end(), [&](const PieceFigures& piece) { return dissolve(piece) && piece.bodyTool == 1; });
+  return QObject::tr("%1 of %2 pieces keep a body that dissolves. The others' bodies from the first filament save %3 h; %4 tool changes.")
+      .arg(held).arg(pieces.size()).arg(shown.build->savedSeconds / 3600, 0, 'f', 2).arg(shown.build->tally.toolChanges);
+}
+
+}  // namespace
+
 BuildSheet::BuildSheet(Session& session, QWidget* parent) : Worksheet(tr("Build"), session, parent) {
   scope_ = new QComboBox;
   scope_->setObjectName("scope");
@@ -62,17 +77,6 @@ BuildSheet::BuildSheet(Session& session, QWidget* parent) : Worksheet(tr("Build"
   connect(&session, &Session::selectionChanged, this, &BuildSheet::refresh);
   connect(&session, &Session::shownChanged, this, &BuildSheet::refresh);
   refresh();
-}
-
-// What bodies from the first filament spare, once both are printed.
-static QString savedWords(const Shown& shown) {
-  if (!shown.build || shown.build->tally.toolChanges == 0) return QObject::tr("Support is printed from one filament.");
-  const auto dissolve = [](const PieceFigures& piece) { return piece.wouldDissolve; };
-  const auto& pieces = shown.build->pieces;
-  if (std::none_of(pieces.begin(), pieces.end(), dissolve)) return QObject::tr("%1 tool changes.").arg(shown.build->tally.toolChanges);
-  const auto held = std::count_if(pieces.begin(), pieces.end(), [&](const PieceFigures& piece) { return dissolve(piece) && piece.bodyTool == 1; });
-  return QObject::tr("%1 of %2 pieces keep a body that dissolves. The others' bodies from the first filament save %3 h; %4 tool changes.")
-      .arg(held).arg(pieces.size()).arg(shown.build->savedSeconds / 3600, 0, 'f', 2).arg(shown.build->tally.toolChanges);
 }
 
 void BuildSheet::refresh() {
