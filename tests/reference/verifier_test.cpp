@@ -87,6 +87,16 @@ INSTANTIATE_TEST_SUITE_P(Parts, VerifierTest,
                            return name + "_" + ways()[static_cast<std::size_t>(std::get<1>(which.param))].name;
                          });
 
+// No gap above or below and little beside, as under an interface that dissolves; 45 % of lines above and 25 % below: common practice.
+TEST(VerifierTouching, NothingOverlapsAndEverythingIsCarried) {
+  const Promise promise{.gapAbove = 0, .gapBelow = 0, .gapBeside = 0.15, .interfaceSpacing = 0.55};
+  for (const char* part : {"demo/latch", "demo/snail", "bunny00"}) {
+    const ProjectPtr project = projectOf(partNamed(part), choicesOf(promise, {{"support.interface.lower.layers", 2}, {"support.interface.lower.spacing", 1.35}}));
+    const Verdict verdict = judged(gcodeOf(project), project, promise);
+    EXPECT_THAT(complaints(verdict, 0.97), testing::IsEmpty()) << part << "\n" << verdict.words();
+  }
+}
+
 // A verifier that never complains proves nothing: each fault is planted and has to be found.
 class PlantedTest : public testing::Test {
  protected:
