@@ -67,7 +67,7 @@ class Letting {
     // What opening takes is thin, or a corner: the corners lie within half a line of what it leaves.
     const Polygons thin = withoutSpecks(subtract(result, grow(opened(result, w * 0.98), w / 2)), w * w / 20);
     if (thin.empty()) return result;
-    const Polygons veryThin = opened(subtract(thin, opened(thin, w / 2)), 0.02);  // not the slivers that arcs leave
+    const Polygons veryThin = subtract(thin, opened(thin, w / 2));
     return unite(unite(result, grow(thin, w / 2)), grow(veryThin, w));
   }
 
