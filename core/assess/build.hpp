@@ -28,6 +28,7 @@ struct PartBuild {
   std::shared_ptr<const MarkShadows> shadows, clean;  // of marks, and of faces to be kept free
   std::shared_ptr<const std::vector<Polygons>> keptFree;  // demand that only a clean face keeps from being carried
   std::shared_ptr<const std::vector<DemandSite>> demand;
+  std::shared_ptr<const std::vector<Polygons>> buried;  // sections without their skins
 };
 
 // Settings that some support is built by: those of each part, then those that decisions have for themselves.

@@ -6,7 +6,6 @@
 
 #include <algorithm>
 #include <cmath>
-#include <queue>
 
 namespace trellis {
 
@@ -14,7 +13,8 @@ namespace {
 
 constexpr double finest = 0.5;      // mm
 constexpr double mostCells = 1e6;
-constexpr int margin = 2;           // cells of open air around the parts
+constexpr int margin = 3;           // cells of open air around the parts, with one that closes the space off
+constexpr int openAir = 600;        // thirds of a cell; nothing is wider
 
 }  // namespace
 
@@ -29,42 +29,43 @@ Openings::Openings(const LayerPlan& plan, const std::vector<Polygons>& sections,
   nx_ = static_cast<int>(std::ceil(box.sizes().x() / cell_)) + 2 * margin;
   ny_ = static_cast<int>(std::ceil((box.max().y() - low_.y()) / cell_)) + margin;
   nz_ = static_cast<int>(std::ceil(height / cell_)) + 2 * margin;
-  const std::vector<float> clear = clearances(plan, sections, progress);
+  const std::vector<int> clear = clearances(plan, sections, progress);
 
-  // From the open air inwards, the widest ways first.
+  // From the open air inwards, the widest ways first: cells wait by the width of the way to them.
   ways_.assign(clear.size(), 0);
-  using Entry = std::pair<float, std::size_t>;
-  std::priority_queue<Entry> next;
-  const auto reach = [&](int x, int y, int z, float way) {
-    const std::size_t i = at(x, y, z);
-    const float through = std::min(way, clear[i]);
+  std::vector<std::vector<std::size_t>> waiting(openAir + 1);
+  const auto reach = [&](std::size_t i, int way) {
+    const int through = std::min(way, clear[i]);
     if (through <= ways_[i]) return;
     ways_[i] = through;
-    next.emplace(through, i);
+    waiting[static_cast<std::size_t>(through)].push_back(i);
   };
-  for (int z = 0; z < nz_; ++z)
-    for (int y = 0; y < ny_; ++y)
-      for (int x = 0; x < nx_; ++x)
-        if (x == 0 || y == 0 || z == 0 || x == nx_ - 1 || y == ny_ - 1 || z == nz_ - 1) reach(x, y, z, clear[at(x, y, z)]);
-  while (!next.empty()) {
-    const auto [way, i] = next.top();
-    next.pop();
-    if (way < ways_[i]) continue;
-    const auto row = static_cast<std::size_t>(nx_);
-    const int x = static_cast<int>(i % row), y = static_cast<int>(i / row % static_cast<std::size_t>(ny_)), z = static_cast<int>(i / row / static_cast<std::size_t>(ny_));
-    if (x > 0) reach(x - 1, y, z, way);
-    if (y > 0) reach(x, y - 1, z, way);
-    if (z > 0) reach(x, y, z - 1, way);
-    if (x + 1 < nx_) reach(x + 1, y, z, way);
-    if (y + 1 < ny_) reach(x, y + 1, z, way);
-    if (z + 1 < nz_) reach(x, y, z + 1, way);
-  }
+  forInside([&](std::size_t i, int x, int y, int z) {
+    if (x == 1 || y == 1 || z == 1 || x == nx_ - 2 || y == ny_ - 2 || z == nz_ - 2) reach(i, openAir);
+  });
+  const std::size_t row = static_cast<std::size_t>(nx_), slab = row * static_cast<std::size_t>(ny_);
+  for (int way = openAir; way > 0; --way)
+    for (auto& cells = waiting[static_cast<std::size_t>(way)]; !cells.empty();) {
+      const std::size_t i = cells.back();
+      cells.pop_back();
+      if (ways_[i] > way) continue;
+      for (const std::size_t next : {i - 1, i + 1, i - row, i + row, i - slab, i + slab}) reach(next, way);
+    }
 }
 
-// Distance from each cell's centre to the nearest material, in cells: by the chamfer of G. Borgefors, "Distance
+// But the outermost cells.
+template <typename Visit>
+void Openings::forInside(const Visit& visit) const {
+  for (int z = 1; z + 1 < nz_; ++z)
+    for (int y = 1; y + 1 < ny_; ++y)
+      for (int x = 1; x + 1 < nx_; ++x) visit(at(x, y, z), x, y, z);
+}
+
+// Distance from each cell's centre to the nearest material, in thirds of a cell: by the chamfer of G. Borgefors, "Distance
 // transformations in digital images", 1986, with the steps 3, 4, 5 of a cube's neighbours; within a tenth of the true distance.
-std::vector<float> Openings::clearances(const LayerPlan& plan, const std::vector<Polygons>& sections, const Progress& progress) const {
-  std::vector<float> clear(static_cast<std::size_t>(nx_) * static_cast<std::size_t>(ny_) * static_cast<std::size_t>(nz_), 1e6f);
+// The outermost cells are 0, so that no way leads through them.
+std::vector<int> Openings::clearances(const LayerPlan& plan, const std::vector<Polygons>& sections, const Progress& progress) const {
+  std::vector<int> clear(static_cast<std::size_t>(nx_) * static_cast<std::size_t>(ny_) * static_cast<std::size_t>(nz_), openAir);
   parallelFor(static_cast<std::size_t>(nz_), progress, [&](std::size_t k) {
     const double z = low_.z() + (static_cast<double>(k) + 0.5) * cell_;
     const auto span = std::partition_point(plan.spans.begin(), plan.spans.end(), [&](const LayerSpan& s) { return s.top <= z; });
@@ -76,35 +77,36 @@ std::vector<float> Openings::clearances(const LayerPlan& plan, const std::vector
       for (int x = first; x <= last && y >= 0 && y < ny_; ++x) clear[at(x, y, static_cast<int>(k))] = 0;
     }
   });
+  struct Step { std::ptrdiff_t cells; int thirds; };
+  std::vector<Step> back;  // to the neighbours that come earlier
+  for (int dz = -1; dz <= 0; ++dz)
+    for (int dy = -1; dy <= (dz < 0 ? 1 : 0); ++dy)
+      for (int dx = -1; dx <= (dz < 0 || dy < 0 ? 1 : -1); ++dx)
+        back.push_back({(static_cast<std::ptrdiff_t>(dz) * ny_ + dy) * nx_ + dx, 2 + std::abs(dx) + std::abs(dy) + std::abs(dz)});
   const auto sweep = [&](int sign) {
-    for (int k = 0; k < nz_; ++k)
-      for (int j = 0; j < ny_; ++j)
-        for (int i = 0; i < nx_; ++i) {
-          const int x = sign > 0 ? i : nx_ - 1 - i, y = sign > 0 ? j : ny_ - 1 - j, z = sign > 0 ? k : nz_ - 1 - k;
-          float& here = clear[at(x, y, z)];
-          for (int dz = -1; dz <= 0; ++dz)
-            for (int dy = -1; dy <= (dz < 0 ? 1 : 0); ++dy)
-              for (int dx = -1; dx <= (dz < 0 || dy < 0 ? 1 : -1); ++dx) {
-                const int px = x + sign * dx, py = y + sign * dy, pz = z + sign * dz;
-                if (px < 0 || py < 0 || pz < 0 || px >= nx_ || py >= ny_ || pz >= nz_) continue;
-                const int apart = std::abs(dx) + std::abs(dy) + std::abs(dz);
-                here = std::min(here, clear[at(px, py, pz)] + (apart == 1 ? 1.0f : apart == 2 ? 4.0f / 3 : 5.0f / 3));
-              }
-        }
+    forInside([&](std::size_t i, int, int, int) {
+      const auto here = static_cast<std::ptrdiff_t>(sign > 0 ? i : clear.size() - 1 - i);
+      int& nearest = clear[static_cast<std::size_t>(here)];
+      for (const Step& step : back) nearest = std::min(nearest, clear[static_cast<std::size_t>(here + sign * step.cells)] + step.thirds);
+    });
   };
   sweep(1);
   progress.check();
   sweep(-1);
+  for (int z = 0; z < nz_; ++z)
+    for (int y = 0; y < ny_; ++y)
+      for (int x = 0; x < nx_; ++x)
+        if (x == 0 || y == 0 || z == 0 || x == nx_ - 1 || y == ny_ - 1 || z == nz_ - 1) clear[at(x, y, z)] = 0;
   return clear;
 }
 
 double Openings::widthAt(const Vec3& place) const {
-  constexpr double openAir = 1e6;
-  if (ways_.empty()) return openAir;
+  constexpr double unbounded = 1e6;
+  if (ways_.empty()) return unbounded;
   const Vec3 cells = (place - low_) / cell_;
   const int x = static_cast<int>(std::floor(cells.x())), y = static_cast<int>(std::floor(cells.y())), z = static_cast<int>(std::floor(cells.z()));
-  if (x < 0 || y < 0 || z < 0 || x >= nx_ || y >= ny_ || z >= nz_) return openAir;
-  const double radius = static_cast<double>(ways_[at(x, y, z)]) - 0.5;  // the nearest material begins half a cell before its centre
+  if (x < 0 || y < 0 || z < 0 || x >= nx_ || y >= ny_ || z >= nz_) return unbounded;
+  const double radius = ways_[at(x, y, z)] / 3.0 - 0.5;  // the nearest material begins half a cell before its centre
   return std::max(0.0, 2 * radius * cell_);
 }
 

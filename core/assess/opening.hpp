@@ -14,7 +14,7 @@ class Openings {
   // sections are of all parts together, one per layer of the plan.
   Openings(const LayerPlan& plan, const std::vector<Polygons>& sections, const Progress& progress);
 
-  // Across, mm, of the widest ball that can roll from there to the open air, to within a cell; 0 when it is shut in.
+  // Across, mm, of the widest ball, up to 400 cells, that can roll from there to the open air, to within a cell; 0 when it is shut in.
   // Plate coordinates; outside the parts' bounds everything is open.
   double widthAt(const Vec3& place) const;
 
@@ -22,12 +22,14 @@ class Openings {
 
  private:
   std::size_t at(int x, int y, int z) const { return (static_cast<std::size_t>(z) * static_cast<std::size_t>(ny_) + static_cast<std::size_t>(y)) * static_cast<std::size_t>(nx_) + static_cast<std::size_t>(x); }
-  std::vector<float> clearances(const LayerPlan& plan, const std::vector<Polygons>& sections, const Progress& progress) const;
+  template <typename Visit>
+  void forInside(const Visit& visit) const;
+  std::vector<int> clearances(const LayerPlan& plan, const std::vector<Polygons>& sections, const Progress& progress) const;
 
   double cell_ = 0.5;
   Vec3 low_ = Vec3::Zero();
   int nx_ = 0, ny_ = 0, nz_ = 0;
-  std::vector<float> ways_;  // of each cell, in cells: the radius of that ball
+  std::vector<int> ways_;  // of each cell, in thirds of a cell: the radius of that ball
 };
 
 // Water finds its way through openings of this width, mm: from memory.

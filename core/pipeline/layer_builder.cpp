@@ -145,7 +145,7 @@ void LayerBuilder::layParts(PathBook& book, const Progress& progress) {
     std::vector<PartPaths> paths;
     for (std::size_t p = 0; p < build_.parts.size(); ++p) {
       const std::vector<Polygons>& sections = *build_.parts[p].sections;
-      if (l < sections.size()) paths.push_back(partPaths(p, sections, l, carriedUnder(*layers[i], p), parts_[p].paths));
+      if (l < sections.size()) paths.push_back(partPaths(p, sections, *build_.parts[p].buried, l, carriedUnder(*layers[i], p), parts_[p].paths));
     }
     return paths;
   });

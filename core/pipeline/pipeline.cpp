@@ -78,6 +78,7 @@ struct Pipeline::PartCache {
   Memo<TriangleMesh> placed;
   Memo<Slices> slices;
   Memo<std::vector<Polygons>> sections;
+  Memo<std::vector<Polygons>> buried;
   Memo<Overhangs> overhangs;
   Memo<Sites> sites;
   Memo<Claims> claims;
@@ -305,6 +306,13 @@ struct Pipeline::Run {
     for (const PieceFigures& piece : build->pieces) {
       tools.push_back(piece.bodyTool);
       dissolving.push_back(piece.wouldDissolve ? 1 : piece.bodyTool);
+    }
+    for (std::size_t p = 0; p < project.parts.size(); ++p) {
+      PartBuild& part = build->parts[p];
+      PartCache& cache = *pipeline.parts_[p];
+      const PartRules rules = partRules(settingsOf(project, p));
+      part.buried = cache.buried.get(KeyBuilder().add(cache.sections.key()).add(rules.skinTop).add(rules.skinBottom).key(),
+                                     [&] { return buriedIn(*part.sections, rules, progress); });
     }
     LayersByKey used;
     const double longer = dissolving == tools ? 0 : secondsOf(printWith(dissolving, pipeline.layers_, used));

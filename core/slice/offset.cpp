@@ -1,9 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Offsetting by winding numbers: every outline is moved edge by edge, and what the moved outlines wind
-// around at least once is the result (X. Chen, S. McMains, "Polygon offsetting by computing winding
-// numbers", 2005). The winding is Clipper's; its own offset makes a small loop at every concave corner,
-// which costs five to ten times more on the smooth outlines of organic parts.
-#include "core/slice/polygons.hpp"
+// Every outline is moved edge by edge. Where the moved outlines keep clear of each other they are the result; else it is what
+// they wind around at least once. The winding is Clipper's; its own offset makes a small loop at every concave corner, which
+// costs five to ten times more on the smooth outlines of organic parts.
+#include "core/slice/moved_outline.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -13,60 +12,6 @@ namespace trellis {
 namespace {
 
 constexpr double slack = 0.001;  // mm; without it every offset adds corners to a smooth outline
-constexpr double gentle = 0.5;   // radians; a concave corner turning less is moved as one point
-
-class RawOffset {
- public:
-  explicit RawOffset(double distance) : delta_(distance * unitsPerMm) {
-    const double tolerance = std::min(arcTolerance * unitsPerMm, std::abs(delta_) / 4);
-    arcStep_ = 2 * std::acos(1 - tolerance / std::abs(delta_));
-  }
-
-  Polygon move(const Polygon& outline) const {
-    Polygon points;
-    for (const Point& p : outline)
-      if (points.empty() || p != points.back()) points.push_back(p);
-    while (points.size() > 1 && points.front() == points.back()) points.pop_back();
-    if (points.size() < 3) return {};
-    std::vector<Vec2> outward(points.size());  // of the edge that begins at each point
-    for (std::size_t i = 0; i < points.size(); ++i) {
-      const Point &a = points[i], &b = points[(i + 1) % points.size()];
-      const Vec2 along = Vec2(static_cast<double>(b.X - a.X), static_cast<double>(b.Y - a.Y)).normalized();
-      outward[i] = {along.y(), -along.x()};
-    }
-    Polygon moved;
-    moved.reserve(points.size() + 16);
-    for (std::size_t i = 0; i < points.size(); ++i)
-      join(points[i], outward[(i + points.size() - 1) % points.size()], outward[i], moved);
-    return moved;
-  }
-
- private:
-  static Point at(const Point& p, const Vec2& by) { return {p.X + std::llround(by.x()), p.Y + std::llround(by.y())}; }
-
-  void join(const Point& p, const Vec2& before, const Vec2& after, Polygon& out) const {
-    const double turn = std::atan2(before.x() * after.y() - before.y() * after.x(), before.dot(after));
-    const bool opens = turn * delta_ > 0;  // the moved edges part, and an arc fills the gap
-    if (std::abs(turn) < (opens ? arcStep_ : gentle)) {
-      out.push_back(at(p, (before + after) * (delta_ / (1 + before.dot(after)))));
-    } else if (opens) {
-      const int steps = static_cast<int>(std::ceil(std::abs(turn) / arcStep_));
-      for (int k = 0; k <= steps; ++k) {
-        const double angle = turn * k / steps;
-        const Vec2 turned(std::cos(angle) * before.x() - std::sin(angle) * before.y(),
-                          std::sin(angle) * before.x() + std::cos(angle) * before.y());
-        out.push_back(at(p, delta_ * turned));
-      }
-    } else {
-      out.push_back(at(p, delta_ * before));
-      out.push_back(p);
-      out.push_back(at(p, delta_ * after));
-    }
-  }
-
-  double delta_;    // units
-  double arcStep_;  // radians
-};
 
 // Distance from a place to the nearest edge, units.
 double nearestEdge(const Polygons& outlines, const Point& p) {
@@ -91,13 +36,36 @@ void dropTurnedOut(Polygons& moved, const Polygons& from, double distance) {
   });
 }
 
+// The moved outlines, if each is still what it was and none meets another.
+std::optional<Polygons> movedClear(const Polygons& outlines, const OutlineMover& mover) {
+  Polygons moved;
+  for (const Polygon& outline : outlines) {
+    std::optional<Polygon> one = mover.withoutTurnedEdges(outline);
+    if (!one || ClipperLib::Orientation(*one) != ClipperLib::Orientation(outline)) return std::nullopt;
+    moved.push_back(std::move(*one));
+  }
+  if (!isSimple(moved)) return std::nullopt;
+  return moved;
+}
+
+// But outlines that the offset closes: no circle of its size has room in them.
+Polygons withoutClosing(const Polygons& outlines, double distance) {
+  const double least = pi * distance * distance * unitsPerMm * unitsPerMm;
+  Polygons result;
+  for (const Polygon& outline : outlines)
+    if (const double area = ClipperLib::Area(outline) * (distance < 0 ? 1 : -1); area < 0 || area > least) result.push_back(outline);
+  return result;
+}
+
 }  // namespace
 
-Polygons grow(const Polygons& a, double distance) {
-  if (a.empty() || distance == 0) return a;
-  const RawOffset offset(distance);
+Polygons grow(const Polygons& outlines, double distance) {
+  if (outlines.empty() || distance == 0) return outlines;
+  const OutlineMover mover(distance);
+  const Polygons a = withoutClosing(outlines, distance);
+  if (const auto moved = movedClear(a, mover)) return simplified(*moved, slack);
   ClipperLib::Clipper clipper;
-  for (const Polygon& outline : a) clipper.AddPath(offset.move(outline), ClipperLib::ptSubject, true);
+  for (const Polygon& outline : a) clipper.AddPath(mover.withLoops(outline), ClipperLib::ptSubject, true);
   Polygons result;
   clipper.Execute(ClipperLib::ctUnion, result, ClipperLib::pftPositive, ClipperLib::pftPositive);
   dropTurnedOut(result, a, distance);

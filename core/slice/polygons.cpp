@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <cmath>
 #include <limits>
+#include <utility>
 
 namespace trellis {
 
@@ -26,15 +27,49 @@ struct Bounds {
   bool meets(const Bounds& other) const {
     return left <= other.right && other.left <= right && bottom <= other.top && other.bottom <= top;
   }
+  bool holds(const Bounds& other) const {
+    return left <= other.left && other.right <= right && bottom <= other.bottom && other.top <= top;
+  }
 };
 
-// The outlines that reach into the bounds; the others have no say there, whether outer or hole.
-Polygons near(const Polygons& a, const Bounds& bounds) {
+// What of an outline lies on one side of a limit along an axis; where it leaves, it runs along the limit (I. Sutherland,
+// G. Hodgman, "Reentrant polygon clipping", 1974).
+Polygon cutOff(const Polygon& outline, cInt Point::*axis, cInt limit, bool keepAbove) {
+  cInt Point::*const other = axis == &Point::X ? &Point::Y : &Point::X;
+  const auto kept = [&](const Point& p) { return keepAbove ? p.*axis >= limit : p.*axis <= limit; };
+  Polygon result;
+  result.reserve(outline.size());
+  bool before = !outline.empty() && kept(outline.front());
+  for (std::size_t i = 0; i < outline.size(); ++i) {
+    const Point &a = outline[i], &b = outline[i + 1 < outline.size() ? i + 1 : 0];
+    if (before) result.push_back(a);
+    const bool after = kept(b);
+    if (std::exchange(before, after) == after) continue;
+    const double t = static_cast<double>(limit - a.*axis) / static_cast<double>(b.*axis - a.*axis);
+    Point crossing;
+    crossing.*axis = limit;
+    crossing.*other = a.*other + std::llround(t * static_cast<double>(b.*other - a.*other));
+    result.push_back(crossing);
+  }
+  return result;
+}
+
+// Outlines that wind around the places within the bounds as a does. What lies far outside has no say there, and costs time.
+Polygons near(const Polygons& a, Bounds bounds) {
+  constexpr cInt margin = 1000;
+  bounds = {bounds.left - margin, bounds.bottom - margin, bounds.right + margin, bounds.top + margin};
   Polygons result;
   for (const Polygon& outline : a) {
     Bounds own;
     own.extend(outline);
-    if (own.meets(bounds)) result.push_back(outline);
+    if (!own.meets(bounds)) continue;
+    if (bounds.holds(own)) {
+      result.push_back(outline);
+      continue;
+    }
+    Polygon cut = cutOff(cutOff(outline, &Point::X, bounds.left, true), &Point::X, bounds.right, false);
+    cut = cutOff(cutOff(cut, &Point::Y, bounds.bottom, true), &Point::Y, bounds.top, false);
+    if (cut.size() >= 3) result.push_back(std::move(cut));
   }
   return result;
 }
@@ -65,26 +100,38 @@ Polygons openLines(ClipType how, const Polygons& lines, const Polygons& region) 
   return result;
 }
 
-double distanceToLine(const Point& p, const Point& a, const Point& b) {
-  const Vec2 along = toMm(b) - toMm(a), to = toMm(p) - toMm(a);
-  const double length = along.norm();
-  if (length == 0) return to.norm();
-  const double t = std::clamp(to.dot(along) / (length * length), 0.0, 1.0);
-  return (to - t * along).norm();
-}
+// Distances from one stretch, in units and squared.
+class Stretch {
+ public:
+  Stretch(const Point& a, const Point& b)
+      : x_(static_cast<double>(a.X)), y_(static_cast<double>(a.Y)), dx_(static_cast<double>(b.X) - x_), dy_(static_cast<double>(b.Y) - y_), squared_(dx_ * dx_ + dy_ * dy_) {}
+  double distance(const Point& p) const {
+    const double x = static_cast<double>(p.X) - x_, y = static_cast<double>(p.Y) - y_;
+    const double along = x * dx_ + y * dy_;
+    if (along <= 0) return x * x + y * y;
+    if (along >= squared_) return (x - dx_) * (x - dx_) + (y - dy_) * (y - dy_);
+    const double off = x * dy_ - y * dx_;
+    return off * off / squared_;
+  }
+
+ private:
+  double x_, y_, dx_, dy_, squared_;
+};
 
 // Douglas and Peucker 1973, without recursion.
 Polygon thinned(const Polygon& line, double tolerance) {
+  const double allowed = tolerance * tolerance * unitsPerMm * unitsPerMm;
   std::vector<bool> kept(line.size(), false);
   kept.front() = kept.back() = true;
   std::vector<std::pair<std::size_t, std::size_t>> spans{{0, line.size() - 1}};
   while (!spans.empty()) {
     const auto [from, to] = spans.back();
     spans.pop_back();
-    double farthest = tolerance;
+    double farthest = allowed;
     std::size_t at = 0;
+    const Stretch stretch(line[from], line[to]);
     for (std::size_t i = from + 1; i < to; ++i) {
-      const double distance = distanceToLine(line[i], line[from], line[to]);
+      const double distance = stretch.distance(line[i]);
       if (distance > farthest) {
         farthest = distance;
         at = i;
@@ -128,10 +175,11 @@ Polygons subtract(const Polygons& a, const Polygons& b) {
 
 Polygons intersect(const Polygons& a, const Polygons& b) {
   if (a.empty() || b.empty()) return {};
-  const Polygons ofB = near(b, wholeBounds(a));
-  if (ofB.empty()) return {};
-  const Polygons ofA = near(a, wholeBounds(ofB));
-  return ofA.empty() ? Polygons{} : combine(ctIntersection, ofA, ofB);
+  const Bounds ofA = wholeBounds(a), ofB = wholeBounds(b);
+  const Bounds both{std::max(ofA.left, ofB.left), std::max(ofA.bottom, ofB.bottom), std::min(ofA.right, ofB.right), std::min(ofA.top, ofB.top)};
+  if (!ofA.meets(ofB)) return {};
+  const Polygons nearA = near(a, both), nearB = near(b, both);
+  return nearA.empty() || nearB.empty() ? Polygons{} : combine(ctIntersection, nearA, nearB);
 }
 
 bool meet(const Polygons& a, const Polygons& b, double distance) {
@@ -156,12 +204,12 @@ Polygons asLines(const Polygons& outlines) {
 
 Polygons linesOutside(const Polygons& lines, const Polygons& region) {
   if (lines.empty() || region.empty()) return lines;
-  return openLines(ctDifference, lines, region);
+  return openLines(ctDifference, lines, near(region, wholeBounds(lines)));
 }
 
 Polygons linesInside(const Polygons& lines, const Polygons& region) {
   if (lines.empty() || region.empty()) return {};
-  return openLines(ctIntersection, lines, region);
+  return openLines(ctIntersection, lines, near(region, wholeBounds(lines)));
 }
 
 Polygons simplified(const Polygons& a, double tolerance) {

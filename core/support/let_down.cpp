@@ -63,12 +63,14 @@ class Letting {
   // Grown to at least two lines where it is thinner, closed over slits of less than one line.
   Polygons printable(const Polygons& reach) const {
     const double w = rules_.lineWidth;
-    Polygons result = closed(reach, w / 2);
-    // What opening takes is thin, or a corner: the corners lie within half a line of what it leaves.
-    const Polygons thin = withoutSpecks(subtract(result, grow(opened(result, w * 0.98), w / 2)), w * w / 20);
-    if (thin.empty()) return result;
-    const Polygons veryThin = subtract(thin, opened(thin, w / 2));
-    return unite(unite(result, grow(thin, w / 2)), grow(veryThin, w));
+    const Polygons result = closed(reach, w / 2);
+    const Polygons thin = thinnerThan(2 * w, result);
+    return thin.empty() ? result : unite(unite(result, grow(thin, w / 2)), grow(thinnerThan(w, result), w));
+  }
+
+  // What opening takes is thin, or a corner: corners lie near to what it leaves.
+  Polygons thinnerThan(double width, const Polygons& reach) const {
+    return withoutSpecks(subtract(reach, grow(opened(reach, width * 0.49), width / 4)), rules_.lineWidth * rules_.lineWidth / 20);
   }
 
   // What is built for demand: more where a prop has its width, or columns are square.

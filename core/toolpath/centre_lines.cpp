@@ -14,6 +14,7 @@ namespace {
 
 // Boost computes exactly on 32-bit whole numbers: tenths of a micrometre reach 200 m, enough.
 constexpr double units = 1e4;  // per mm
+constexpr double coarseness = 0.01;  // mm; the many points of an arc lie on one circle, where exact arithmetic is slow
 
 using Diagram = boost::polygon::voronoi_diagram<double>;
 using Whole = boost::polygon::point_data<int>;
@@ -48,7 +49,7 @@ struct Node {
 
 // The medial axis as a graph: only edges inside the region, wide enough, that do not end in a corner.
 std::vector<Node> medialGraph(const Polygons& region, double narrowest) {
-  const std::vector<Segment> segments = segmentsOf(region);
+  const std::vector<Segment> segments = segmentsOf(simplified(region, coarseness));
   Diagram diagram;
   boost::polygon::construct_voronoi(segments.begin(), segments.end(), &diagram);
   std::map<const Diagram::vertex_type*, std::size_t> numbers;

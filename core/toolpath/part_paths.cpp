@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/toolpath/part_paths.hpp"
 
+#include "core/base/parallel.hpp"
 #include "core/toolpath/centre_lines.hpp"
 #include "core/toolpath/fill.hpp"
 
@@ -18,22 +19,26 @@ void addLines(std::vector<Path>& out, Feature feature, double width, const Polyg
   for (const Polygon& line : lines) out.push_back({feature, width, false, line});
 }
 
-// What of this layer is bare in one of the layers that skins look at; those outside the part are empty.
-Polygons bareAgainst(const std::vector<Polygons>& sections, std::size_t layer, int count, int direction,
-                     const Polygons& region) {
-  Polygons covered = region;
-  for (int k = 1; k <= count && !covered.empty(); ++k) {
-    const auto other = static_cast<std::ptrdiff_t>(layer) + direction * k;
-    if (other < 0 || other >= static_cast<std::ptrdiff_t>(sections.size())) return region;
-    covered = intersect(covered, sections[static_cast<std::size_t>(other)]);
+// What count layers have in common, from each layer on; nothing where the part has fewer above.
+std::vector<Polygons> commonOf(const std::vector<Polygons>& sections, std::size_t count, const Progress& progress) {
+  std::vector<Polygons> common = sections;
+  for (std::size_t have = 1; have < count;) {
+    const std::size_t more = std::min(have, count - have);
+    std::vector<Polygons> longer(sections.size());
+    parallelFor(sections.size(), progress, [&](std::size_t l) {
+      if (l + have + more <= sections.size()) longer[l] = common[l] == common[l + more] ? common[l] : intersect(common[l], common[l + more]);
+    });
+    common = std::move(longer);
+    have += more;
   }
-  return subtract(region, covered);
+  return common;
 }
 
 Polygons bridgesIn(const std::vector<Polygons>& sections, std::size_t layer, const Polygons& inside,
                    const Polygons& carried, double w) {
   if (layer == 0) return {};
-  const Polygons bare = opened(subtract(subtract(inside, sections[layer - 1]), grow(carried, w)), w / 4);
+  Polygons bare = withoutSpecks(subtract(inside, sections[layer - 1]), leastBridge);
+  if (!bare.empty()) bare = opened(subtract(bare, grow(carried, w)), w / 4);
   const Polygons wide = withoutSpecks(bare, leastBridge);
   return wide.empty() ? wide : intersect(inside, grow(wide, 1.5 * w));
 }
@@ -50,8 +55,8 @@ void markSteep(std::vector<Path>& loops, const Polygons& below) {
 
 class IslandFiller {
  public:
-  IslandFiller(const std::vector<Polygons>& sections, std::size_t layer, const Polygons& carried, const PartRules& rules)
-      : sections_(sections), layer_(layer), carried_(carried), rules_(rules) {}
+  IslandFiller(const std::vector<Polygons>& sections, const Polygons& buried, std::size_t layer, const Polygons& carried, const PartRules& rules)
+      : sections_(sections), buried_(buried), layer_(layer), carried_(carried), rules_(rules) {}
 
   // Bridges, skins and infill of what the walls leave free, in the order they are printed.
   void fill(const Polygons& inside, std::vector<std::vector<Path>>& stages) const {
@@ -67,20 +72,20 @@ class IslandFiller {
     const double angle = carried || layer_ % 2 == 0 ? evenAngle : oddAngle;
     addLines(stages.emplace_back(), carried ? Feature::skinCarried : Feature::skin, w, fillLines(grow(skins, -w * fillInset), angle, w));
     if (rules_.infillDensity <= 0) return;
-    const Polygons sparse = opened(subtract(rest, skins), w / 2);
+    const Polygons room = grow(grow(subtract(rest, skins), -w / 2), w * (0.5 - fillInset));  // but where it is narrower than a line
     addLines(stages.emplace_back(), Feature::infill, w,
-             fillLines(grow(sparse, -w * fillInset), layer_ % 2 ? oddAngle : evenAngle, w / rules_.infillDensity, w));
+             fillLines(room, layer_ % 2 ? oddAngle : evenAngle, w / rules_.infillDensity, w));
   }
 
  private:
   Polygons skinsIn(const Polygons& rest) const {
-    Polygons bare = unite(bareAgainst(sections_, layer_, rules_.skinBottom, -1, rest),
-                          bareAgainst(sections_, layer_, rules_.skinTop, 1, rest));
-    bare = opened(bare, rules_.lineWidth / 8);
-    return bare.empty() ? bare : intersect(rest, grow(bare, rules_.lineWidth));
+    const double w = rules_.lineWidth;
+    const Polygons bare = grow(subtract(rest, buried_), -w / 8);  // but slivers of slopes
+    return bare.empty() ? bare : intersect(rest, grow(bare, w + w / 8));
   }
 
   const std::vector<Polygons>& sections_;
+  const Polygons& buried_;
   std::size_t layer_;
   const Polygons& carried_;
   const PartRules& rules_;
@@ -90,9 +95,9 @@ class IslandFiller {
 
 Walls wallsOf(const Polygons& region, int count, double lineWidth, Feature outer, Feature inner) {
   Walls walls;
-  walls.inside = region;
-  for (int k = 0; k < count && !walls.inside.empty(); ++k) {
-    const Polygons centres = simplified(grow(walls.inside, -lineWidth / 2), smoothing);
+  Polygons centres;
+  for (int k = 0; k < count && (k == 0 || !centres.empty()); ++k) {
+    centres = simplified(grow(k == 0 ? region : centres, k == 0 ? -lineWidth / 2 : -lineWidth), smoothing);
     if (k == 0) {
       // Opened by a hundredth, for the medial axis goes astray where an outline touches itself.
       const Polygons missed = opened(withoutSpecks(subtract(region, grow(centres, lineWidth / 2 + 0.03)), lineWidth * lineWidth / 8), 0.01);
@@ -104,15 +109,27 @@ Walls wallsOf(const Polygons& region, int count, double lineWidth, Feature outer
     }
     std::vector<Path>& loops = walls.loops.emplace_back();
     for (const Polygon& loop : centres) loops.push_back({k == 0 ? outer : inner, lineWidth, true, loop});
-    walls.inside = grow(centres, -lineWidth / 2);
   }
+  walls.inside = count == 0 ? region : grow(centres, -lineWidth / 2);
   return walls;
 }
 
-PartPaths partPaths(std::size_t part, const std::vector<Polygons>& sections, std::size_t layer,
+std::vector<Polygons> buriedIn(const std::vector<Polygons>& sections, const PartRules& rules, const Progress& progress) {
+  const auto top = static_cast<std::size_t>(rules.skinTop), bottom = static_cast<std::size_t>(rules.skinBottom);
+  const std::vector<Polygons> above = commonOf(sections, top, progress), below = commonOf(sections, bottom, progress);
+  std::vector<Polygons> buried(sections.size());
+  parallelFor(sections.size(), progress, [&](std::size_t l) {
+    if (l < bottom || l + top >= sections.size()) return;
+    buried[l] = top == 0 ? sections[l] : above[l + 1];
+    if (bottom > 0) buried[l] = intersect(buried[l], below[l - bottom]);
+  });
+  return buried;
+}
+
+PartPaths partPaths(std::size_t part, const std::vector<Polygons>& sections, const std::vector<Polygons>& buried, std::size_t layer,
                     const Polygons& carried, const PartRules& rules) {
   PartPaths result;
-  const IslandFiller filler(sections, layer, carried, rules);
+  const IslandFiller filler(sections, buried[layer], layer, carried, rules);
   for (const Polygons& island : components(sections[layer])) {
     Walls walls = wallsOf(island, rules.walls, rules.lineWidth, Feature::wallOuter, Feature::wallInner);
     PathGroup group{{Owner::part, part}, {}};

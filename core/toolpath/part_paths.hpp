@@ -2,6 +2,7 @@
 // The lines of one layer of one part: walls, skins, bridges, infill.
 #pragma once
 
+#include "core/base/progress.hpp"
 #include "core/toolpath/path.hpp"
 
 #include <vector>
@@ -20,10 +21,14 @@ struct PartPaths {
   Polygons tooThin;               // of the section, what no line can print
 };
 
-// sections are the part's own, one per layer; carried is what support lies right under in this layer.
+// Of each of a part's layers, what has part over it and under it in as many layers as skins are thick. The rest is skin.
+std::vector<Polygons> buriedIn(const std::vector<Polygons>& sections, const PartRules& rules, const Progress& progress);
+
+// sections are the part's own, one per layer, and buried those without their skins; carried is what support lies right under
+// in this layer.
 // Skins alternate between 45° and 135°; over support they start at 45°, across the interface's lines. A wall is
 // steep when a tenth of it or more has its middle over nothing.
-PartPaths partPaths(std::size_t part, const std::vector<Polygons>& sections, std::size_t layer,
+PartPaths partPaths(std::size_t part, const std::vector<Polygons>& sections, const std::vector<Polygons>& buried, std::size_t layer,
                     const Polygons& carried, const PartRules& rules);
 
 // Half the angle a skin or infill line is turned by from layer to layer.

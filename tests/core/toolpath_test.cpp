@@ -77,7 +77,7 @@ TEST(PartPaths, BridgesRunAlongTheirSpan) {
 }
 
 TEST(PartPaths, AThinWallGetsASingleLineOfItsWidth) {
-  const PartPaths paths = partPaths(0, {rectangle({Vec2(0, 0), Vec2(20, 0.4)})}, 0, {}, {});
+  const PartPaths paths = partPaths(0, {rectangle({Vec2(0, 0), Vec2(20, 0.4)})}, {{}}, 0, {}, {});
   double volumePerMm = 0, length = 0;
   for (const PathGroup& group : paths.groups)
     for (const auto& stage : group.stages)
@@ -88,7 +88,7 @@ TEST(PartPaths, AThinWallGetsASingleLineOfItsWidth) {
   EXPECT_NEAR(length, 19.6, 0.4);
   EXPECT_NEAR(volumePerMm, 0.4, 0.02);
   EXPECT_TRUE(paths.tooThin.empty());
-  EXPECT_FALSE(partPaths(0, {rectangle({Vec2(0, 0), Vec2(20, 0.12)})}, 0, {}, {}).tooThin.empty());
+  EXPECT_FALSE(partPaths(0, {rectangle({Vec2(0, 0), Vec2(20, 0.12)})}, {{}}, 0, {}, {}).tooThin.empty());
 }
 
 TEST(SupportPaths, LinesKeepTheirSpacingAndCrossTheInterface) {

@@ -1,7 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Polygon sets against Boost.Geometry's, on random stars, and the operations built on them against what
 // they promise.
+#include "tests/package_mesh.hpp"
 #include "tests/shapes.hpp"
+
+#include "core/slice/moved_outline.hpp"
+#include "core/slice/slices.hpp"
 
 #include <boost/geometry.hpp>
 #include <boost/geometry/geometries/multi_polygon.hpp>
@@ -105,6 +109,46 @@ TEST_P(PolygonsTest, GrowingKeepsItsDistance) {
         EXPECT_LE(geometry::distance(p, reference), distance + 0.007);
       }
   }
+}
+
+// The quick way of an offset against the sure one, on outlines as organic parts have them.
+TEST(MovedOutline, WithoutTurnedEdgesIsWhatTheLoopsWindAround) {
+  const MeshPtr bunny = packageMesh("bunny00", 60);
+  std::vector<double> heights;
+  for (double z = 0.1; z < bunny->bounds.max().z(); z += 0.7) heights.push_back(z);
+  int clear = 0, all = 0;
+  for (const Polygons& section : slice(*bunny, heights, Progress()).sections)
+    for (const Polygon& outline : section)
+      for (const double distance : {-0.45, -0.2, 0.2, 0.6}) {
+        const OutlineMover mover(distance);
+        const auto quick = mover.withoutTurnedEdges(outline);
+        ++all;
+        if (!quick || ClipperLib::Orientation(*quick) != ClipperLib::Orientation(outline)) continue;
+        const bool hole = !ClipperLib::Orientation(outline);
+        Polygon moved = mover.withLoops(outline), result = *quick;
+        if (!isSimple(hole ? Polygons{Polygon(result.rbegin(), result.rend())} : Polygons{result})) continue;
+        ++clear;
+        ClipperLib::Clipper clipper;
+        clipper.AddPath(moved, ClipperLib::ptSubject, true);
+        Polygons sure;
+        clipper.Execute(ClipperLib::ctUnion, sure, hole ? ClipperLib::pftNegative : ClipperLib::pftPositive, hole ? ClipperLib::pftNegative : ClipperLib::pftPositive);
+        if (hole) std::reverse(result.begin(), result.end());
+        EXPECT_LT(area(subtract({result}, sure)) + area(subtract(sure, {result})), 5e-3) << "moved by " << distance;
+      }
+  EXPECT_GT(clear, all / 3);
+}
+
+TEST(MovedOutline, SimpleMeansThatNothingMeets) {
+  const Polygon square = rectangle({Vec2(0, 0), Vec2(10, 10)}).front();
+  const auto reversed = [](Polygon outline) { std::reverse(outline.begin(), outline.end()); return outline; };
+  const Polygon inner = rectangle({Vec2(3, 3), Vec2(6, 6)}).front(), beside = rectangle({Vec2(20, 0), Vec2(25, 5)}).front();
+  EXPECT_TRUE(isSimple({square, reversed(inner), beside}));
+  EXPECT_FALSE(isSimple({square, inner})) << "wound around twice";
+  EXPECT_FALSE(isSimple({square, reversed(beside)})) << "a hole in nothing";
+  EXPECT_FALSE(isSimple({square, rectangle({Vec2(5, 5), Vec2(15, 15)}).front()})) << "they cross";
+  EXPECT_FALSE(isSimple({square, rectangle({Vec2(10, 2), Vec2(15, 8)}).front()})) << "they touch";
+  EXPECT_FALSE(isSimple({{toPoint(0, 0), toPoint(10, 10), toPoint(10, 0), toPoint(0, 10)}})) << "a bow";
+  EXPECT_FALSE(isSimple({{toPoint(0, 0), toPoint(10, 0), toPoint(5, 0), toPoint(5, 5)}})) << "folded back";
 }
 
 TEST_P(PolygonsTest, OpeningAndClosingOnlyTakeAndOnlyGive) {

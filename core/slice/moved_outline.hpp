@@ -1,0 +1,36 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// One outline moved sideways edge by edge: the raw material of an offset.
+#pragma once
+
+#include "core/slice/polygons.hpp"
+
+#include <optional>
+
+namespace trellis {
+
+class OutlineMover {
+ public:
+  explicit OutlineMover(double distance);  // mm, outward when positive; not 0
+
+  // With small loops wherever an edge is shorter than its corners need; what the outline winds around at least once is
+  // the offset (X. Chen, S. McMains, "Polygon offsetting by computing winding numbers", 2005).
+  Polygon withLoops(const Polygon& outline) const;
+
+  // Edges that would turn over are left out and their neighbours meet instead, as a shrinking wavefront does. Nothing where
+  // that is not sure to be right: where what is left out lies at a sharp corner, or little of the outline remains.
+  std::optional<Polygon> withoutTurnedEdges(const Polygon& outline) const;
+
+ private:
+  struct Edge;
+  bool join(Edge& before, Edge& after, bool neighbours) const;
+  void addCorner(const Point& p, const Vec2& before, const Vec2& after, Polygon& out) const;
+
+  double delta_;    // units
+  double arcStep_;  // radians
+};
+
+// Whether no two edges of the outlines meet but at the corner they share, and everything is wound around once: inside outer
+// outlines and outside holes.
+bool isSimple(const Polygons& outlines);
+
+}  // namespace trellis
