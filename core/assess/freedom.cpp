@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/assess/freedom.hpp"
 
-#include "core/base/parallel.hpp"
 #include "core/toolpath/fill.hpp"
 
 #include <Eigen/Eigenvalues>
@@ -107,11 +106,7 @@ std::vector<Vec3> contactNormals(const std::vector<Vec3>& samples, const std::ve
     for (const Solid& solid : solids) {
       const auto hit = solid.tree->firstHit(solid.toMesh * samples[i], solid.toMesh.linear() * Vec3::UnitZ());
       if (!hit || hit->distance > near) continue;
-      const TriangleMesh& mesh = solid.tree->mesh();
-      const auto& facet = mesh.facets[hit->facet];
-      const Affine toPlate = solid.toMesh.inverse();
-      const auto corner = [&](std::size_t k) { return Vec3(toPlate * mesh.vertices[facet[k]].cast<double>()); };
-      Vec3 normal = (corner(1) - corner(0)).cross(corner(2) - corner(0)).normalized();
+      Vec3 normal = (solid.toMesh.linear().transpose() * solid.tree->mesh().normal(hit->facet)).normalized();
       if (normal.z() > 0) normal = -normal;  // placed mirrored
       if (std::none_of(normals.begin(), normals.end(), [&](const Vec3& n) { return n.dot(normal) > alike; })) normals.push_back(normal);
     }
@@ -141,25 +136,21 @@ Vec3 refined(Vec3 direction, double share, const std::vector<Vec3>& samples, std
 
 }  // namespace
 
-std::vector<std::vector<Vec3>> samplesOfPieces(const SupportLayers& layers, const Progress& progress) {
-  std::vector<double> looked(layers.pieces.size(), -1e9);
-  std::vector<std::vector<std::pair<double, const PieceRegion*>>> chosen(layers.pieces.size());
+std::vector<Vec3> samplesOf(const SupportLayers& layers, std::size_t number) {
+  const Piece& piece = layers.pieces[number];
+  std::vector<Vec3> samples;
+  double looked = -1e9;
   for (const SupportLayer& layer : layers.layers) {
-    for (const PieceRegion& region : layer.regions) {
-      const Piece& piece = layers.pieces[region.piece];
-      const bool isEnd = layer.top > piece.highest - 1e-6 || layer.bottom < piece.lowest + 1e-6;
-      if (isEnd || layer.top - looked[region.piece] > upward)
-        chosen[region.piece].emplace_back((layer.bottom + layer.top) / 2, &region);
-    }
+    const bool isEnd = layer.top > piece.highest - 1e-6 || layer.bottom < piece.lowest + 1e-6;
+    if (!isEnd && layer.top - looked <= upward) continue;
     for (const PieceRegion& region : layer.regions)
-      if (!chosen[region.piece].empty() && chosen[region.piece].back().second == &region) looked[region.piece] = layer.top;
+      if (region.piece == number) {
+        sampleRegion(region.area, (layer.bottom + layer.top) / 2, samples);
+        looked = layer.top;
+      }
   }
-  std::vector<std::vector<Vec3>> samples(layers.pieces.size());
-  parallelFor(samples.size(), progress, [&](std::size_t p) {
-    for (const auto& [z, region] : chosen[p]) sampleRegion(region->area, z, samples[p]);
-    std::mt19937 order(1);  // the same on every run
-    for (std::size_t i = samples[p].size(); i > 1; --i) std::swap(samples[p][i - 1], samples[p][order() % i]);
-  });
+  std::mt19937 order(1);  // the same on every run
+  for (std::size_t i = samples.size(); i > 1; --i) std::swap(samples[i - 1], samples[order() % i]);
   return samples;
 }
 

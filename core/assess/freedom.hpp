@@ -19,8 +19,8 @@ struct Freedom {
   double open = 0;               // 0–1, the share of the piece that nothing stops along it
 };
 
-// Points on each piece's outlines and inside them, a twentieth of a millimetre within, plate coordinates, in a scattered order.
-std::vector<std::vector<Vec3>> samplesOfPieces(const SupportLayers& layers, const Progress& progress);
+// Points on a piece's outlines and inside them, a twentieth of a millimetre within, plate coordinates, in a scattered order.
+std::vector<Vec3> samplesOf(const SupportLayers& layers, std::size_t piece);
 
 // Tries the 162 directions of a twice divided icosahedron, the piece's own axes and the normals of the surface over it,
 // then turns the most promising by ever less, down to half a degree. Only straight ways: a piece that has to be turned or

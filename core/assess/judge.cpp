@@ -37,7 +37,7 @@ class Judge {
  public:
   Judge(const Build& build, const Progress& progress) : build_(build), support_(*build.support), progress_(progress), figures_(support_.pieces.size()) {}
 
-  std::vector<PieceFigures> judge(const std::vector<Solid>& parts, const std::function<const Openings&()>& openings, FreedomBook& book) {
+  std::vector<PieceFigures> judge(const std::vector<Solid>& parts, const std::function<const Openings&()>& openings, WayOutBook& book) {
     sections();
     findWays(parts, openings, book);
     for (std::size_t p = 0; p < figures_.size(); ++p) grade(p);
@@ -104,7 +104,7 @@ class Judge {
     for (const SupportLayer& layer : support_.layers)
       for (const PieceRegion& region : layer.regions)
         if (region.piece == piece) key.add(layer.bottom).add(layer.top).add(region.key);
-    for (const std::size_t part : partsOf(piece)) key.add(build_.parts[part].placed->key);
+    for (const PartBuild& part : build_.parts) key.add(part.placed->key);  // any of them may narrow the opening
     return key.key();
   }
 
@@ -114,24 +114,29 @@ class Judge {
     return parts;
   }
 
-  void findWays(const std::vector<Solid>& parts, const std::function<const Openings&()>& openings, FreedomBook& book) {
-    const std::vector<std::vector<Vec3>> samples = samplesOfPieces(support_, progress_);
+  void findWays(const std::vector<Solid>& parts, const std::function<const Openings&()>& openings, WayOutBook& book) {
+    std::vector<WayOut> ways(figures_.size());
     std::vector<std::uint64_t> keys(figures_.size());
+    std::vector<std::vector<Vec3>> held(figures_.size());  // samples of what was found not to be free
     parallelFor(figures_.size(), progress_, [&](std::size_t p) {
       keys[p] = keyOf(p);
       if (const auto known = book.find(keys[p]); known != book.end()) {
-        figures_[p].freedom = known->second;
+        ways[p] = known->second;
         return;
       }
       std::vector<Solid> solids;
       for (const std::size_t part : partsOf(p)) solids.push_back(parts[part]);
-      figures_[p].freedom = freedomOf(samples[p], solids);
+      std::vector<Vec3> samples = samplesOf(support_, p);
+      ways[p].freedom = freedomOf(samples, solids);
+      if (!ways[p].freedom.free) held[p] = std::move(samples);
     });
     book.clear();
-    for (std::size_t p = 0; p < figures_.size(); ++p) book[keys[p]] = figures_[p].freedom;
-    for (std::size_t p = 0; p < figures_.size(); ++p)
-      if (!figures_[p].freedom.free)
-        for (const Vec3& sample : samples[p]) figures_[p].opening = std::max(figures_[p].opening, openings().widthAt(sample));
+    for (std::size_t p = 0; p < figures_.size(); ++p) {
+      for (const Vec3& sample : held[p]) ways[p].opening = std::max(ways[p].opening, openings().widthAt(sample));
+      book[keys[p]] = ways[p];
+      figures_[p].freedom = ways[p].freedom;
+      figures_[p].opening = ways[p].opening;
+    }
   }
 
   void grade(std::size_t p) {
@@ -178,7 +183,7 @@ class Judge {
 }  // namespace
 
 std::vector<PieceFigures> judgePieces(const Build& build, const std::vector<Solid>& parts, const std::function<const Openings&()>& openings,
-                                      FreedomBook& book, const Progress& progress) {
+                                      WayOutBook& book, const Progress& progress) {
   if (build.support->pieces.empty()) return {};
   return Judge(build, progress).judge(parts, openings, book);
 }

@@ -9,11 +9,16 @@
 
 namespace trellis {
 
+struct WayOut {
+  Freedom freedom;
+  double opening = 0;  // as of PieceFigures
+};
+
 // Ways out that were found, by the keys of pieces and parts; what is no longer asked for is forgotten.
-using FreedomBook = std::unordered_map<std::uint64_t, Freedom>;
+using WayOutBook = std::unordered_map<std::uint64_t, WayOut>;
 
 // parts are the build's own; openings is asked only when some piece has no straight way out.
 std::vector<PieceFigures> judgePieces(const Build& build, const std::vector<Solid>& parts, const std::function<const Openings&()>& openings,
-                                      FreedomBook& book, const Progress& progress);
+                                      WayOutBook& book, const Progress& progress);
 
 }  // namespace trellis

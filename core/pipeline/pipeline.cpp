@@ -6,6 +6,8 @@
 #include "core/slice/polygon_key.hpp"
 #include "core/support/let_down.hpp"
 
+#include <tbb/parallel_invoke.h>
+
 #include <chrono>
 #include <map>
 #include <tuple>
@@ -127,14 +129,17 @@ struct Pipeline::Run {
 
   Looked& lookedAt(const MeshPtr& mesh) {
     Looked& looked = pipeline.looked_[mesh->key];
-    if (!looked.health) {
+    const auto health = [&] {
+      if (looked.health) return;
       looked.figures = std::make_shared<const MeshFigures>(inspect(*mesh));
       looked.health = std::make_shared<const MeshHealth>(examine(*mesh, progress));
-    }
-    if (!looked.tree) {
+    };
+    const auto tree = [&] {
+      if (looked.tree) return;
       looked.neighbours = neighboursOf(mesh);
       looked.tree = treeOf(mesh);
-    }
+    };
+    tbb::parallel_invoke(health, tree);
     return looked;
   }
 
@@ -274,7 +279,7 @@ struct Pipeline::Run {
     const auto openings = [&]() -> const Openings& {
       return *pipeline.openings_.get(sectionsKey, [&] { return Openings(build->plan, obstacles->sections, progress); });
     };
-    build->pieces = judgePieces(*build, solids, openings, pipeline.freedoms_, progress);
+    build->pieces = judgePieces(*build, solids, openings, pipeline.waysOut_, progress);
   }
 
   using LayersByKey = std::unordered_map<std::uint64_t, std::shared_ptr<const PrintLayer>>;

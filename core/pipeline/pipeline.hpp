@@ -48,7 +48,7 @@ class Pipeline {
   Memo<Obstacles> obstacles_;
   Memo<SupportLayers> support_;
   Memo<Openings> openings_;
-  FreedomBook freedoms_;
+  WayOutBook waysOut_;
   std::unordered_map<std::uint64_t, std::shared_ptr<const Column>> columns_;
   std::unordered_map<std::uint64_t, std::shared_ptr<const PrintLayer>> layers_;
   PathBook book_;

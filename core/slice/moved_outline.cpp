@@ -3,7 +3,8 @@
 
 #include <algorithm>
 #include <cmath>
-#include <tuple>
+#include <functional>
+#include <queue>
 
 namespace trellis {
 
@@ -31,9 +32,14 @@ struct OutlineMover::Edge {
   Point corner;  // where it begins
   Vec2 along, outward;  // of length 1
   Vec2 from, to;        // units
-  std::size_t before, after;
-  bool arcAfter = false;  // the moved edges part at its end
-  bool turned() const { return (to - from).dot(along) < 0; }
+  std::size_t before = 0, after = 0;
+  std::optional<double> turn = {};  // radians to the edge after it, of corners whose edges between are gone
+  double length = 0;  // before it is moved
+  // After which share of the distance nothing is left of it; 1 if something lasts. Not exact once a neighbour is gone.
+  double lasts() const {
+    const double left = (to - from).dot(along);
+    return left < 0 ? length / (length - left) : 1;
+  }
 };
 
 OutlineMover::OutlineMover(double distance) : delta_(distance * unitsPerMm) {
@@ -71,67 +77,86 @@ Polygon OutlineMover::withLoops(const Polygon& outline) const {
   return moved;
 }
 
-// Finds where two moved edges meet, or the ends of the arc between them; false where that is not sure to be right.
-bool OutlineMover::join(Edge& before, Edge& after, bool neighbours) const {
-  const double turn = cross(before.along, after.along), ahead = before.along.dot(after.along);
-  if (ahead < -0.4) return false;  // a spike
-  before.arcAfter = turn * delta_ > 0 && ahead < std::cos(arcStep_);
-  if (before.arcAfter) {
-    before.to = asVector(after.corner) + delta_ * before.outward;
-    after.from = asVector(after.corner) + delta_ * after.outward;
-    return neighbours;
-  }
-  if (neighbours) {
-    before.to = after.from = asVector(after.corner) + (before.outward + after.outward) * (delta_ / (1 + ahead));
-    return true;
-  }
-  if (std::abs(turn) < 1e-3) return false;
+// Finds where two edges that share a corner meet when they are moved; false where that is not sure to be right.
+bool OutlineMover::meetAtCorner(Edge& before, Edge& after) const {
+  const double ahead = before.along.dot(after.along);
+  if (ahead < -0.999) return false;  // folded back
+  before.to = after.from = asVector(after.corner) + (before.outward + after.outward) * (delta_ / (1 + ahead));
+  return true;
+}
+
+// The same for two edges between which one is gone. All in all they must still turn as an outline does that closes in, and
+// by less than half a turn: beyond that they meet on the wrong side.
+bool OutlineMover::meetOver(Edge& before, const Edge& gone, Edge& after) const {
+  constexpr double most = 3.0;  // radians
+  const auto turned = [](const Edge& from, const Edge& to) { return from.turn.value_or(std::atan2(cross(from.along, to.along), from.along.dot(to.along))); };
+  before.turn = turned(before, gone) + turned(gone, after);
+  const double opening = delta_ > 0 ? *before.turn : -*before.turn, sine = cross(before.along, after.along);
+  if (opening > arcStep_ || opening < -most || std::abs(sine) < 1e-3) return false;
   const Vec2 start = asVector(after.corner) + delta_ * after.outward;
-  const Vec2 meeting = start + after.along * (cross(before.along, before.to - start) / turn);
-  const bool isNear = (meeting - before.to).norm() < 4 * std::abs(delta_);
-  before.to = after.from = meeting;
-  return isNear;
+  before.to = after.from = start + after.along * (cross(before.along, before.to - start) / sine);
+  return true;
+}
+
+// Where a corner opens there is an edge of no length for each step of its arc.
+std::vector<OutlineMover::Edge> OutlineMover::edgesOf(const Polygon& points) const {
+  const std::size_t n = points.size();
+  const double straight = std::cos(arcStep_);
+  std::vector<Edge> edges;
+  edges.reserve(n + 16);
+  Vec2 before = (asVector(points[0]) - asVector(points[n - 1])).normalized();
+  for (std::size_t i = 0; i < n; ++i) {
+    const Vec2 edge = asVector(points[(i + 1) % n]) - asVector(points[i]), along = edge.normalized();
+    const bool opens = cross(before, along) * delta_ > 0 && before.dot(along) < straight;
+    const double turn = opens ? std::atan2(cross(before, along), before.dot(along)) : 0;
+    const int steps = static_cast<int>(std::ceil(std::abs(turn) / arcStep_));
+    for (int k = 1; k < steps; ++k) {
+      const double angle = turn * k / steps;
+      const Vec2 turned = std::cos(angle) * before + std::sin(angle) * leftOf(before);
+      edges.push_back({points[i], turned, -leftOf(turned), Vec2::Zero(), Vec2::Zero()});
+    }
+    edges.push_back({points[i], along, -leftOf(along), Vec2::Zero(), Vec2::Zero(), 0, 0, {}, edge.norm()});
+    before = along;
+  }
+  for (std::size_t i = 0; i < edges.size(); ++i) {
+    edges[i].before = (i + edges.size() - 1) % edges.size();
+    edges[i].after = (i + 1) % edges.size();
+  }
+  return edges;
 }
 
 std::optional<Polygon> OutlineMover::withoutTurnedEdges(const Polygon& outline) const {
   const Polygon points = withoutRepeats(outline);
-  const std::size_t n = points.size();
-  if (n < 3) return std::nullopt;
-  std::vector<Edge> edges(n);
-  for (std::size_t i = 0; i < n; ++i) {
-    edges[i].corner = points[i];
-    edges[i].along = (asVector(points[(i + 1) % n]) - asVector(points[i])).normalized();
-    edges[i].outward = -leftOf(edges[i].along);
-    edges[i].before = (i + n - 1) % n;
-    edges[i].after = (i + 1) % n;
-  }
-  std::vector<std::size_t> waiting(n);
-  for (std::size_t i = 0; i < n; ++i) {
-    if (!join(edges[i], edges[edges[i].after], true)) return std::nullopt;
-    waiting[i] = i;
-  }
+  if (points.size() < 3) return std::nullopt;
+  std::vector<Edge> edges = edgesOf(points);
+  const std::size_t n = edges.size();
+  for (Edge& edge : edges)
+    if (!meetAtCorner(edge, edges[edge.after])) return std::nullopt;
+  // What is used up first goes first.
+  using Turned = std::pair<double, std::size_t>;
+  std::priority_queue<Turned, std::vector<Turned>, std::greater<>> waiting;
+  const auto look = [&](std::size_t i) {
+    if (const double lasts = edges[i].lasts(); lasts < 1) waiting.emplace(lasts, i);
+  };
+  for (std::size_t i = 0; i < n; ++i) look(i);
   std::vector<bool> gone(n, false);
   std::size_t left = n;
   while (!waiting.empty()) {
-    const std::size_t i = waiting.back();
-    waiting.pop_back();
-    if (gone[i] || !edges[i].turned()) continue;
+    const auto [lasts, i] = waiting.top();
+    waiting.pop();
+    if (gone[i] || edges[i].lasts() != lasts) continue;
     gone[i] = true;
     Edge &before = edges[edges[i].before], &after = edges[edges[i].after];
     before.after = edges[i].after;
     after.before = edges[i].before;
-    if (--left < 3 || !join(before, after, false)) return std::nullopt;
-    waiting.insert(waiting.end(), {edges[i].before, edges[i].after});
+    if (--left < 3 || !meetOver(before, edges[i], after)) return std::nullopt;
+    look(edges[i].before);
+    look(edges[i].after);
   }
   Polygon moved;
-  moved.reserve(left + 16);
-  for (std::size_t i = 0; i < n; ++i) {
-    if (gone[i]) continue;
-    if (edges[i].arcAfter)
-      addCorner(edges[edges[i].after].corner, edges[i].outward, edges[edges[i].after].outward, moved);
-    else
-      moved.push_back(asPoint(edges[i].to));
-  }
+  moved.reserve(left);
+  for (std::size_t i = 0; i < n; ++i)
+    if (!gone[i]) moved.push_back(asPoint(edges[i].to));
   return moved;
 }
 
@@ -140,8 +165,7 @@ namespace {
 struct Side {
   Point a, b;
   ClipperLib::cInt left, right, bottom, top;
-  std::size_t outline, index, count;
-  bool follows(const Side& other) const { return outline == other.outline && index == (other.index + 1) % count; }
+  std::size_t number, next;
 };
 
 int sideOf(const Point& a, const Point& b, const Point& p) {
@@ -151,26 +175,35 @@ int sideOf(const Point& a, const Point& b, const Point& p) {
 
 // Whether two sides touch or cross. Of two that share a corner only the fold counts.
 bool collide(const Side& s, const Side& t) {
-  if (t.follows(s) || s.follows(t)) {
-    const Side &first = t.follows(s) ? s : t, &second = t.follows(s) ? t : s;
+  if (s.bottom > t.top || t.bottom > s.top) return false;
+  if (s.next == t.number || t.next == s.number) {
+    const Side &first = s.next == t.number ? s : t, &second = s.next == t.number ? t : s;
     return sideOf(first.a, first.b, second.b) == 0 && (asVector(first.b) - asVector(first.a)).dot(asVector(second.b) - asVector(second.a)) < 0;
   }
-  if (s.bottom > t.top || t.bottom > s.top) return false;
   return sideOf(s.a, s.b, t.a) * sideOf(s.a, s.b, t.b) <= 0 && sideOf(t.a, t.b, s.a) * sideOf(t.a, t.b, s.b) <= 0;
 }
 
 bool sidesCollide(const Polygons& outlines) {
   std::vector<Side> sides;
-  for (std::size_t k = 0; k < outlines.size(); ++k)
-    for (std::size_t i = 0, n = outlines[k].size(); i < n; ++i) {
-      const Point &a = outlines[k][i], &b = outlines[k][(i + 1) % n];
-      sides.push_back({a, b, std::min(a.X, b.X), std::max(a.X, b.X), std::min(a.Y, b.Y), std::max(a.Y, b.Y), k, i, n});
+  for (const Polygon& outline : outlines)
+    for (std::size_t i = 0, first = sides.size(); i < outline.size(); ++i) {
+      const bool isLast = i + 1 == outline.size();
+      const Point &a = outline[i], &b = outline[isLast ? 0 : i + 1];
+      sides.push_back({a, b, std::min(a.X, b.X), std::max(a.X, b.X), std::min(a.Y, b.Y), std::max(a.Y, b.Y), first + i, isLast ? first : first + i + 1});
     }
-  std::sort(sides.begin(), sides.end(), [](const Side& s, const Side& t) { return std::tie(s.left, s.outline, s.index) < std::tie(t.left, t.outline, t.index); });
+  std::vector<std::pair<ClipperLib::cInt, std::size_t>> fromTheLeft;
+  for (const Side& side : sides) fromTheLeft.emplace_back(side.left, side.number);
+  std::sort(fromTheLeft.begin(), fromTheLeft.end());
   std::vector<const Side*> open;
-  for (const Side& side : sides) {
-    std::erase_if(open, [&](const Side* other) { return other->right < side.left; });
-    if (std::any_of(open.begin(), open.end(), [&](const Side* other) { return collide(*other, side); })) return true;
+  for (const auto& [left, number] : fromTheLeft) {
+    const Side& side = sides[number];
+    std::size_t kept = 0;
+    for (const Side* other : open) {
+      if (other->right < side.left) continue;
+      if (collide(*other, side)) return true;
+      open[kept++] = other;
+    }
+    open.resize(kept);
     open.push_back(&side);
   }
   return false;

@@ -17,12 +17,14 @@ class OutlineMover {
   Polygon withLoops(const Polygon& outline) const;
 
   // Edges that would turn over are left out and their neighbours meet instead, as a shrinking wavefront does. Nothing where
-  // that is not sure to be right: where what is left out lies at a sharp corner, or little of the outline remains.
+  // that is not sure to be right: where the neighbours are parallel or turn back, or little of the outline remains.
   std::optional<Polygon> withoutTurnedEdges(const Polygon& outline) const;
 
  private:
   struct Edge;
-  bool join(Edge& before, Edge& after, bool neighbours) const;
+  std::vector<Edge> edgesOf(const Polygon& points) const;
+  bool meetAtCorner(Edge& before, Edge& after) const;
+  bool meetOver(Edge& before, const Edge& gone, Edge& after) const;
   void addCorner(const Point& p, const Vec2& before, const Vec2& after, Polygon& out) const;
 
   double delta_;    // units

@@ -282,6 +282,17 @@ Polygons withoutSpecks(Polygons a, double smallest) {
   return a;
 }
 
+Polygons withoutCrumbs(const Polygons& a, double smallest) {
+  const double least = smallest * unitsPerMm * unitsPerMm;
+  Polygons crumbs, result;
+  for (const Polygon& outline : a)
+    if (const double size = Area(outline); size >= 0 && size < least) crumbs.push_back(outline);
+  if (crumbs.empty()) return a;
+  for (const Polygon& outline : a)
+    if (const double size = Area(outline); size >= least || (size < 0 && !contains(crumbs, outline.front()))) result.push_back(outline);
+  return result;
+}
+
 Polygons rectangle(const Box2& box) {
   return {{toPoint(box.min()), toPoint(box.max().x(), box.min().y()), toPoint(box.max()),
            toPoint(box.min().x(), box.max().y())}};

@@ -70,6 +70,9 @@ bool contains(const Polygons& a, const Point& p);  // borders count as inside
 // Without the outlines that enclose less than smallest mm².
 Polygons withoutSpecks(Polygons a, double smallest);
 
+// Without the pieces that are smaller than that; holes in others stay, however small.
+Polygons withoutCrumbs(const Polygons& a, double smallest);
+
 Polygons rectangle(const Box2& box);
 
 }  // namespace trellis

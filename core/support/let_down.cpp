@@ -37,7 +37,7 @@ class Letting {
       if (slender_) widen(reach, step);
       land(step, reach);
       const double before = area(reach);
-      Polygons cleared = withoutSpecks(simplified(clearance_.clearOfPart(reach, step.bottom, step.top), smoothing), speck());
+      Polygons cleared = withoutCrumbs(simplified(clearance_.clearOfPart(reach, step.bottom, step.top), smoothing), speck());
       const double loss = before - area(cleared);
       if (site_.isHold() && loss > speck() / 10) cleared = besideFlare(reach, loss, step);
       if (loss > 1e-4 * std::min(1.0, before)) reach = std::move(cleared);  // else a straight column stays as it is
@@ -120,7 +120,7 @@ class Letting {
     for (const Polygon& outline : reach)
       for (std::size_t i = 0; i < outline.size(); ++i) rim += (toMm(outline[(i + 1) % outline.size()]) - toMm(outline[i])).norm();
     const double out = std::min({2 * loss / rim, step.top - step.bottom, rules_.lineWidth / 2});
-    return withoutSpecks(simplified(clearance_.clearOfPart(grow(reach, out), step.bottom, step.top), smoothing), speck());
+    return withoutCrumbs(simplified(clearance_.clearOfPart(grow(reach, out), step.bottom, step.top), smoothing), speck());
   }
 
   // Area of fresh demand over part that is closer than both gaps and the thinnest layer allow.
@@ -171,7 +171,7 @@ class Letting {
       }
       Polygons below = under ? under->whole() : Polygons{};
       for (const Step::Landing& landing : step.landings) below = unite(below, landing.reach);
-      Polygons standing = withoutSpecks(intersect(step.reach, grow(below, beside)), speck());
+      Polygons standing = withoutCrumbs(intersect(step.reach, grow(below, beside)), speck());
       const Polygons given = subtract(step.reach, standing);
       lostBelow = area(given) > speck() / 10;
       if (const Polygons* fresh = demandUnder(step.top)) descent_.withoutFooting += area(intersect(given, *fresh));

@@ -23,9 +23,8 @@ Layers together(const LayerPlan& plan, const std::vector<PartObstacles>& parts, 
   return all;
 }
 
-// Where the layer below ends in a step wide enough to stand on.
-Polygons standingRoom(const Polygons& below, const Polygons& section, double reach) {
-  const Polygons steps = withoutSpecks(subtract(below, section), smallest);
+// Where the layer below ends in a step wide enough to stand on, of its steps.
+Polygons standingRoom(const Polygons& steps, const Polygons& below, const Polygons& section, double reach) {
   if (steps.empty()) return {};
   const Polygons wide = withoutSpecks(subtract(below, grow(section, reach)), smallest);
   return wide.empty() ? Polygons{} : intersect(steps, grow(wide, reach));
@@ -46,10 +45,13 @@ Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>&
   parallelFor(plan.count(), progress, [&](std::size_t i) {
     const Polygons& section = result.sections[i];
     result.ledges[i] = i + 1 < plan.count() ? withoutSpecks(subtract(section, result.sections[i + 1]), smallest) : section;
+  });
+  parallelFor(plan.count(), progress, [&](std::size_t i) {
+    const Polygons& section = result.sections[i];
     Polygons exempt = hanging[i];
     if (i > 0) {
       const double step = plan.spans[i].middle() - plan.spans[i - 1].middle();
-      const Polygons room = standingRoom(result.sections[i - 1], section, step * slope);
+      const Polygons room = standingRoom(result.ledges[i - 1], result.sections[i - 1], section, step * slope);
       exempt.insert(exempt.end(), room.begin(), room.end());
     }
     const Polygons freed = exempt.empty() ? Polygons{} : grow(unite(exempt), 0.01);

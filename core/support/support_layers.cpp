@@ -62,7 +62,7 @@ std::vector<ColumnSlab> besideOthers(std::size_t self, const Columns& columns, c
 
 struct Region {
   RegionKind kind;
-  Polygons area;
+  Polygons area, beside;
   Box2 box;
   std::vector<std::size_t> sites;
   std::size_t rules;
@@ -75,17 +75,28 @@ struct Draft {
   std::vector<Region> regions;
 };
 
-// The sites whose slab reaches into a region: some outline of theirs begins there. A region is a union
-// of whole outlines, but for what interface takes from body, and that site is found by its interface.
+// The sites whose slab reaches into a region: nearly always some outline of theirs begins there, for a region is a union of
+// whole outlines but for what other uses take from it.
 std::vector<std::size_t> sitesIn(const Polygons& region, const Draft& draft, const std::vector<const ColumnSlab*>& slabs, Polygons ColumnSlab::*which) {
-  std::vector<std::size_t> sites;
-  for (const auto& [site, slab] : draft.slabs) {
-    if (std::find(slabs.begin(), slabs.end(), slab) == slabs.end()) continue;
-    const Polygons& theirs = slab->*which;
-    const bool reaches = std::any_of(theirs.begin(), theirs.end(), [&](const Polygon& outline) { return contains(region, outline.front()); });
-    if (reaches) sites.push_back(site);
-  }
-  return sites;
+  const auto sitesWhere = [&](const auto& reaches) {
+    std::vector<std::size_t> sites;
+    for (const auto& [site, slab] : draft.slabs)
+      if (std::find(slabs.begin(), slabs.end(), slab) != slabs.end() && reaches(slab->*which)) sites.push_back(site);
+    return sites;
+  };
+  const std::vector<std::size_t> sites = sitesWhere([&](const Polygons& theirs) {
+    return std::any_of(theirs.begin(), theirs.end(), [&](const Polygon& outline) { return contains(region, outline.front()); });
+  });
+  return sites.empty() ? sitesWhere([&](const Polygons& theirs) { return area(intersect(region, theirs)) > smallest / 10; }) : sites;
+}
+
+// The outlines that come near a box.
+Polygons reachingTo(const Box2& box, const Polygons& all) {
+  constexpr double seam = 0.1;  // mm
+  Polygons found;
+  for (const Polygon& outline : all)
+    if (boundsOf({outline}).exteriorDistance(box) < seam) found.push_back(outline);
+  return found;
 }
 
 void fillDraft(Draft& draft) {
@@ -97,12 +108,15 @@ void fillDraft(Draft& draft) {
       for (const ColumnSlab* slab : slabs) all.insert(all.end(), (slab->*which).begin(), (slab->*which).end());
       if (all.empty()) continue;
       if (draft.slabs.size() > 1 && !taken.empty()) all = subtract(all, taken);
-      if (draft.slabs.size() > 1) taken.insert(taken.end(), all.begin(), all.end());
+      const auto kind = static_cast<RegionKind>(k);
       for (Polygons& component : components(withoutSpecks(all, smallest))) {
+        if (area(component) < smallest) continue;
         std::vector<std::size_t> sites = sitesIn(component, draft, slabs, which);
         const Box2 box = boundsOf(component);
-        draft.regions.push_back({static_cast<RegionKind>(k), std::move(component), box, std::move(sites), rules});
+        Polygons beside = kind == RegionKind::body || kind == RegionKind::graded ? reachingTo(box, taken) : Polygons{};
+        draft.regions.push_back({kind, std::move(component), std::move(beside), box, std::move(sites), rules});
       }
+      taken.insert(taken.end(), all.begin(), all.end());
     }
 }
 
@@ -212,12 +226,12 @@ SupportLayers assembleSupport(const Columns& columns, const Progress& progress) 
       const auto [entry, fresh] = numbers.try_emplace(sets.find(first[l] + r), result.pieces.size());
       if (fresh) result.pieces.push_back({drafts[l].bottom, drafts[l].top, {}, 0});
       account(result.pieces[entry->second], region, drafts[l], carries(region, drafts[l].top, columns));
-      const std::uint64_t areaKey = KeyBuilder().add(region.kind).add(region.rules).add(keyOf(region.area)).key();
+      const std::uint64_t regionKey = KeyBuilder().add(region.kind).add(region.rules).add(keyOf(region.area)).add(keyOf(region.beside)).key();
       for (const auto& [site, slab] : drafts[l].slabs)
         if (!slab->ties.empty() && std::find(region.sites.begin(), region.sites.end(), site) != region.sites.end() &&
             contains(region.area, slab->ties.front().back()))
           layer.ties.push_back({entry->second, columns[site]->rules, slab->ties});
-      layer.regions.push_back({entry->second, region.kind, region.rules, std::move(region.area), areaKey});
+      layer.regions.push_back({entry->second, region.kind, region.rules, std::move(region.area), regionKey, std::move(region.beside)});
     }
     if (layer.regions.empty()) continue;
     std::stable_sort(layer.regions.begin(), layer.regions.end(),

@@ -12,7 +12,8 @@ struct PieceRegion {
   RegionKind kind = RegionKind::body;
   std::size_t rules = 0;   // what settings it is printed by, into Build::rules
   Polygons area;
-  std::uint64_t key = 0;   // of area and kind: straight columns have the same in every layer
+  std::uint64_t key = 0;   // of all it is printed by: straight columns have the same in every layer
+  Polygons beside = {};    // of body and graded layers: what of other kinds lies near it in the layer
 };
 
 // What reaches from a hold to the wall in one layer.

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/toolpath/centre_lines.hpp"
 
+#include "core/slice/moved_outline.hpp"
+
 #include <boost/polygon/polygon.hpp>
 #include <boost/polygon/voronoi.hpp>
 
@@ -20,9 +22,20 @@ using Diagram = boost::polygon::voronoi_diagram<double>;
 using Whole = boost::polygon::point_data<int>;
 using Segment = boost::polygon::segment_data<int>;
 
-Whole whole(const Point& p) {
-  const Vec2 mm = toMm(p) * units;
-  return {static_cast<int>(std::lround(mm.x())), static_cast<int>(std::lround(mm.y()))};
+constexpr ClipperLib::cInt perUnit = static_cast<ClipperLib::cInt>(unitsPerMm / units);
+
+Whole whole(const Point& p) { return {static_cast<int>(p.X / perUnit), static_cast<int>(p.Y / perUnit)}; }
+
+// Outlines in whole units that do not touch: where they do, the medial axis goes astray. Empty if there is no saving them.
+Polygons soundOutlines(const Polygons& region) {
+  const auto rounded = [](Polygons outlines) {
+    for (Polygon& outline : outlines)
+      for (Point& p : outline) p = {(p.X + perUnit / 2) / perUnit * perUnit, (p.Y + perUnit / 2) / perUnit * perUnit};
+    return outlines;
+  };
+  for (const Polygons& outlines : {simplified(region, coarseness), region, simplified(opened(region, coarseness), coarseness / 2)})
+    if (Polygons sound = rounded(outlines); isSimple(sound)) return sound;
+  return {};
 }
 
 std::vector<Segment> segmentsOf(const Polygons& region) {
@@ -49,7 +62,7 @@ struct Node {
 
 // The medial axis as a graph: only edges inside the region, wide enough, that do not end in a corner.
 std::vector<Node> medialGraph(const Polygons& region, double narrowest) {
-  const std::vector<Segment> segments = segmentsOf(simplified(region, coarseness));
+  const std::vector<Segment> segments = segmentsOf(soundOutlines(region));
   Diagram diagram;
   boost::polygon::construct_voronoi(segments.begin(), segments.end(), &diagram);
   std::map<const Diagram::vertex_type*, std::size_t> numbers;

@@ -12,6 +12,7 @@ namespace trellis {
 namespace {
 
 constexpr double smoothing = 0.008;      // mm; outlines may move this much before they are printed
+constexpr double skinCoarseness = 0.02;  // mm; a skin's rim lies under walls or bonds into infill
 constexpr double leastBridge = 1.0;      // mm² of surface over nothing that is worth bridging lines
 constexpr double fillInset = 0.35;       // of a line width: fill lines bond into the walls a little
 
@@ -116,11 +117,13 @@ Walls wallsOf(const Polygons& region, int count, double lineWidth, Feature outer
 
 std::vector<Polygons> buriedIn(const std::vector<Polygons>& sections, const PartRules& rules, const Progress& progress) {
   const auto top = static_cast<std::size_t>(rules.skinTop), bottom = static_cast<std::size_t>(rules.skinBottom);
-  const std::vector<Polygons> above = commonOf(sections, top, progress), below = commonOf(sections, bottom, progress);
+  std::vector<Polygons> coarse(sections.size());
+  parallelFor(sections.size(), progress, [&](std::size_t l) { coarse[l] = simplified(sections[l], skinCoarseness); });
+  const std::vector<Polygons> above = commonOf(coarse, top, progress), below = commonOf(coarse, bottom, progress);
   std::vector<Polygons> buried(sections.size());
   parallelFor(sections.size(), progress, [&](std::size_t l) {
     if (l < bottom || l + top >= sections.size()) return;
-    buried[l] = top == 0 ? sections[l] : above[l + 1];
+    buried[l] = top == 0 ? coarse[l] : above[l + 1];
     if (bottom > 0) buried[l] = intersect(buried[l], below[l - bottom]);
   });
   return buried;

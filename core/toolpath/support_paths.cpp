@@ -31,14 +31,15 @@ Fill fillOf(RegionKind kind, const SupportPathRules& rules) {
   return {Feature::supportBody, rules.bodyWalls, bodyAngle, rules.bodySpacing, rules.body};
 }
 
-// Lines in their order become one path where the end of one lies beside the beginning of the next.
+// Lines in their order become one path where the end of one lies beside the beginning of the next, with no other between.
 Polygons joinedEnds(const Polygons& lines, const Polygons& room, double pitch) {
   Polygons chains;
   const Polygons within = grow(room, 0.02);
   for (const Polygon& line : lines) {
     const auto next = std::find_if(chains.rbegin(), chains.rend(), [&](const Polygon& chain) {
-      const Vec2 end = toMm(chain.back()), begin = toMm(line.front());
-      return (begin - end).norm() < 3 * pitch && contains(within, toPoint((begin + end) / 2)) && linesOutside({{chain.back(), line.front()}}, within).empty();
+      const Vec2 end = toMm(chain.back()), begin = toMm(line.front()), along = (toMm(line.back()) - begin).normalized();
+      const Vec2 step = begin - end;
+      return step.norm() < 3 * pitch && std::abs(step.x() * along.y() - step.y() * along.x()) < 1.5 * pitch && contains(within, toPoint((begin + end) / 2)) && linesOutside({{chain.back(), line.front()}}, within).empty();
     });
     if (next == chains.rend())
       chains.push_back(line);
@@ -46,6 +47,47 @@ Polygons joinedEnds(const Polygons& lines, const Polygons& room, double pitch) {
       next->insert(next->end(), line.begin(), line.end());
   }
   return chains;
+}
+
+// The stretches of paths that lie in a region.
+std::vector<Path> within(const Polygons& region, const std::vector<Path>& paths) {
+  std::vector<Path> result;
+  for (const Path& path : paths) {
+    const Polygons line = path.closed ? asLines({path.points}) : Polygons{path.points};
+    if (linesOutside(line, region).empty()) {
+      result.push_back(path);
+      continue;
+    }
+    for (Polygon& stretch : linesInside(line, region)) result.push_back({path.feature, path.width, false, std::move(stretch)});
+  }
+  return result;
+}
+
+// Walls run along the outline of a piece, not between its own uses: there they would stand on nothing, and hold nothing.
+Walls wallsAround(const PieceRegion& region, const Fill& fill, double width) {
+  constexpr double seam = 0.02;  // mm
+  if (region.beside.empty() || fill.walls == 0) return wallsOf(region.area, fill.walls, width, fill.feature, fill.feature);
+  Walls walls = wallsOf(unite(region.area, grow(region.beside, seam)), fill.walls, width, fill.feature, fill.feature);
+  for (std::vector<Path>& loops : walls.loops) loops = within(region.area, loops);
+  walls.thin = within(region.area, walls.thin);
+  // Lines end in the border to what lies beside as they end in a wall.
+  walls.inside = intersect(walls.inside, grow(region.area, -width * 0.15));
+  return walls;
+}
+
+// Where the outermost lines of a region leave more room to its wall than lines leave between each other, one more runs
+// through the middle of it.
+Polygons linesBeside(const Polygons& lines, const Polygons& area, double angle, double width, double pitch) {
+  const Polygons inside = grow(area, -(width + pitch) / 2);  // what the wall does not cover
+  if (inside.empty()) return {};
+  Polygons covered;
+  for (const Polygon& line : lines) {
+    const Vec2 a = toMm(line.front()), b = toMm(line.back()), along = (b - a).normalized();
+    const Vec2 out = along * width / 2, side = Vec2(-along.y(), along.x()) * pitch / 2;
+    covered.push_back({toPoint(a - out - side), toPoint(b + out - side), toPoint(b + out + side), toPoint(a - out + side)});
+  }
+  const Polygons bare = withoutSpecks(opened(subtract(inside, covered), width / 20), width * width / 20);
+  return linesThroughMissed(bare, {}, angle);
 }
 
 std::vector<Path> concentric(Polygons room, const Fill& fill, double width, double pitch) {
@@ -63,7 +105,7 @@ Stages regionPaths(const PieceRegion& region, double top, const SupportPathRules
   const double w = rules.lineWidth;
   const Fill fill = fillOf(region.kind, rules);
   const double pitch = w + fill.spacing;
-  Walls walls = wallsOf(region.area, fill.walls, w, fill.feature, fill.feature);
+  Walls walls = wallsAround(region, fill, w);
   Stages stages = std::move(walls.loops);
   stages.push_back(std::move(walls.thin));
   // Without walls the lines' round ends touch the outline; with them they bond into the innermost wall.
@@ -74,9 +116,11 @@ Stages regionPaths(const PieceRegion& region, double top, const SupportPathRules
     return stages;
   }
   const double angle = fill.angle + (fill.pattern == Pattern::crossed ? 90 * crossingOf(top, rules) : 0);
-  Polygons lines = fillLines(room, angle, pitch);
+  Polygons lines = fillLines(room, angle, pitch, fill.pattern == Pattern::zigzag ? w : 0);
   if (fill.walls == 0)
     for (Polygon& line : linesThroughMissed(room, lines, angle)) lines.push_back(std::move(line));
+  if (region.kind == RegionKind::interfaceUpper || region.kind == RegionKind::interfaceLower)
+    for (Polygon& line : linesBeside(lines, region.area, angle, w, pitch)) paths.push_back({fill.feature, std::min(w, pitch / 2), false, std::move(line)});
   if (fill.pattern == Pattern::zigzag) lines = joinedEnds(lines, room, pitch);
   for (Polygon& line : lines) paths.push_back({fill.feature, w, false, std::move(line)});
   return stages;

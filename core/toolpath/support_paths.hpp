@@ -29,7 +29,7 @@ using Stages = std::vector<std::vector<Path>>;  // as in PathGroup
 
 // The lines of one region in a layer with this top. Body lines run at 45° in every layer, so that they stand on one another;
 // graded and interface lines at 135°, across the body below and across the part's first skin above. An interface has
-// one line around it, which keeps its border covered whatever the spacing. What is too thin for a loop
+// one line around it, which keeps its border covered whatever the spacing; the body has its walls where the piece ends. What is too thin for a loop
 // gets a single line.
 Stages regionPaths(const PieceRegion& region, double top, const SupportPathRules& rules);
 

@@ -326,7 +326,7 @@ TEST(Demo, OneEnforcerUnderTheFrondsTip) {
     const double steadying = layer.top > tip.z() - 1.3 ? 0 : tip.z() * leastSteadiness / 2;  // slender columns widen on their way down
     for (const PieceRegion& region : layer.regions)
       for (const Polygon& outline : region.area)
-        for (const Point& p : outline) ASSERT_LT((toMm(p) - tip.head<2>()).norm(), 1.5 + 0.9 + steadying) << layer.top << " under " << tip.z();
+        for (const Point& p : outline) ASSERT_LT((toMm(p) - tip.head<2>()).norm(), 1.5 + 0.65 + steadying) << layer.top << " under " << tip.z();
   }
 }
 

@@ -91,6 +91,20 @@ TEST(PartPaths, AThinWallGetsASingleLineOfItsWidth) {
   EXPECT_FALSE(partPaths(0, {rectangle({Vec2(0, 0), Vec2(20, 0.12)})}, {{}}, 0, {}, {}).tooThin.empty());
 }
 
+TEST(SupportPaths, AnInterfaceIsCoveredUpToItsWallWhateverItsWidth) {
+  const SupportPathRules rules;
+  const double reach = (rules.lineWidth + rules.interfaceSpacing) / 2 + 0.03;
+  for (double width = 1.5; width < 4; width += 0.17) {
+    // A strip along the interface's lines.
+    const Vec2 along = Vec2(-1, 1).normalized() * 10, across = Vec2(1, 1).normalized() * width;
+    PieceRegion strip{0, RegionKind::interfaceUpper, 0, {{toPoint(Vec2(20, 20)), toPoint(Vec2(20, 20) + across), toPoint(Vec2(20, 20) + across + along), toPoint(Vec2(20, 20) + along)}}};
+    Polygons lines;
+    for (const auto& stage : regionPaths(strip, 1, rules))
+      for (const Path& path : stage) lines.push_back(path.closed ? asLines({path.points}).front() : path.points);
+    EXPECT_LT(area(opened(subtract(strip.area, around(lines, reach)), 0.03)), 0.01 * area(strip.area)) << width;
+  }
+}
+
 TEST(SupportPaths, LinesKeepTheirSpacingAndCrossTheInterface) {
   const Polygons area = rectangle({Vec2(0, 0), Vec2(30, 30)});
   SupportPathRules rules;

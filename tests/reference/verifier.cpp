@@ -176,11 +176,11 @@ class Verifier {
     return sections_[static_cast<std::size_t>(layer)].comesNear(Vec2(bead.x0 + bead.x1, bead.y0 + bead.y1) / 2, 0.03);
   }
 
-  void fault(const std::string& what, const Vec3& at) {
-    if (verdict_.faults[what]++ > 0) return;
+  void fault(const std::string& what, const Bead& bead, const Vec2& at) {
+    if (verdict_.faults[what]++ > 2) return;
     std::ostringstream place;
-    place << "at " << at.transpose();
-    verdict_.examples[what] = place.str();
+    place << "; " << bead.feature << " at " << at.x() << " " << at.y() << " " << bead.z;
+    verdict_.examples[what] += place.str();
   }
 
   template <typename Visit>
@@ -200,23 +200,22 @@ class Verifier {
       if (!within) continue;
       along(bead, [&](const Vec2& p) {
         ++verdict_.samples;
-        const Vec3 at(p.x(), p.y(), top);
         for (const Vec2& q : {p, Vec2(p + across), Vec2(p - across)})
-          if (sections_[l].holds(q, rounding)) fault(beside ? "in the part" : bottomOf(l) > bottom ? "gap above" : "gap below", at);
-        if (beside && nearWall(p, l, bead.width / 2 + promise_.gapBeside - sideways)) fault("gap beside", at);
+          if (sections_[l].holds(q, rounding)) fault(beside ? "in the part" : bottomOf(l) > bottom ? "gap above" : "gap below", bead, p);
+        if (beside && nearWall(p, l, bead.width / 2 + promise_.gapBeside - sideways, mayHang_)) fault("gap beside", bead, p);
       });
     }
   }
 
   // Whether some wall that counts comes so near: not hanging surface, which is carried, nor a slope that is stood on.
-  bool nearWall(const Vec2& p, std::size_t layer, double reach) const {
+  bool nearWall(const Vec2& p, std::size_t layer, double reach, const std::vector<Area>& hanging) const {
     bool found = false;
     sections_[layer].edgesNear(p, reach, [&](const Area::Edge& edge) {
       const Vec2 q = nearestOn(edge.a, edge.b, p);
       if (found || (q - p).norm() >= reach) return;
       const Vec2 outward = Vec2(edge.b.y() - edge.a.y(), edge.a.x() - edge.b.x()).normalized();
       constexpr double slack = 0.02;  // where a slope just is or is not stood on, it is not held against anybody
-      if (mayHang_[layer].comesNear(q, slack)) return;
+      if (hanging[layer].comesNear(q, slack)) return;
       // Where the surface bends from wall to slope, the slope counts as far as it is wide.
       for (int k = -8; k <= 8 && layer > 0; ++k) {
         const double angle = k * 0.19635;
@@ -228,14 +227,16 @@ class Verifier {
     return found;
   }
 
-  // Every line lies on something for half its length, or reaches no farther than from one body line to the next.
+  // Every line lies on something for half its length, or reaches no farther than from one body line to the next, which is
+  // twice as far where it runs at 30° to them.
   void standing() {
-    const double reach = promise_.bodySpacing + promise_.lineWidth + 0.1;
+    const double pitch = promise_.bodySpacing + promise_.lineWidth;
     for (std::size_t i = 0; i < supports_.size();) {
       std::size_t end = i + 1;
       const auto goesOn = [&](const Bead& a, const Bead& b) { return a.z == b.z && a.x1 == b.x0 && a.y1 == b.y0 && turnsLittle(a, b); };
       while (end < supports_.size() && goesOn(supports_[end - 1], supports_[end])) ++end;
-      double length = 0, rests = 0, bare = 0, longest = 0;
+      double length = 0, rests = 0, bare = 0;
+      bool tooFar = false, between = true;
       for (std::size_t k = i; k < end; ++k) {
         const Bead& bead = supports_[k];
         const double stretch = std::hypot(bead.x1 - bead.x0, bead.y1 - bead.y0);
@@ -245,10 +246,11 @@ class Verifier {
           length += stretch / count;
           rests += held ? stretch / count : 0;
           bare = held ? 0 : bare + stretch / count;
-          longest = std::max(longest, bare);
+          between = held || (between && restsWithin(pitch / 2 + 0.1, bead, p));
+          tooFar = tooFar || bare > (between ? 2 : 1) * pitch + 0.1;
         });
       }
-      if (rests < length / 2 && longest > reach) fault("standing on nothing", {supports_[i].x0, supports_[i].y0, supports_[i].z});
+      if (rests < length / 2 && tooFar) fault("standing on nothing", supports_[i], {supports_[i].x0, supports_[i].y0});
       ++verdict_.lines;
       i = end;
     }
@@ -259,15 +261,21 @@ class Verifier {
     return u.dot(v) > 0.8 * u.norm() * v.norm();
   }
 
+  // Whether support that a bead could lie on is as near as that.
+  bool restsWithin(double reach, const Bead& bead, const Vec2& p) const {
+    bool found = false;
+    for (const long off : {0, -1, 1})
+      if (const auto under = tops_.find(std::lround((bead.z - bead.height) * 1000) + off); under != tops_.end())
+        under->second.near(p, reach, [&](const Bead* other) {
+          found = found || (nearestOn({other->x0, other->y0}, {other->x1, other->y1}, p) - p).norm() < reach - (bead.width - other->width) / 2;
+        });
+    return found;
+  }
+
   bool isHeld(const Bead& bead, const Vec2& p) const {
     const double bottom = bead.z - bead.height;
     if (bottom < 1e-3) return true;
-    bool held = false;
-    for (const long off : {0, -1, 1})
-      if (const auto under = tops_.find(std::lround(bottom * 1000) + off); under != tops_.end())
-        under->second.near(p, bead.width, [&](const Bead* other) {
-          held = held || (nearestOn({other->x0, other->y0}, {other->x1, other->y1}, p) - p).norm() < (bead.width + other->width) / 2;
-        });
+    bool held = restsWithin(bead.width, bead, p);
     const long layer = std::lround((bottom - promise_.gapBelow) / promise_.layer) - 1;
     if (!held && layer >= 0 && layer < static_cast<long>(sections_.size()) && std::abs(topOf(static_cast<std::size_t>(layer)) + promise_.gapBelow - bottom) < exact)
       held = sections_[static_cast<std::size_t>(layer)].comesNear(p, bead.width / 2);
@@ -319,7 +327,7 @@ class Verifier {
         const double ledge = sections_[l].border(p, 1) + (l + 1 < sections_.size() ? sections_[l + 1].border(p, 1) : 1);
         return under - floor < 0.05 || ledge < promise_.lineWidth ? -1 : floor;
       }
-      if (passes && nearWall(p, l, promise_.gapBeside + rounding)) return -1;
+      if (passes && nearWall(p, l, promise_.gapBeside + rounding, demand_)) return -1;
     }
     return 0;
   }

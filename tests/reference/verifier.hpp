@@ -20,7 +20,7 @@ struct Promise {
 };
 
 struct Verdict {
-  std::map<std::string, int> faults;  // by what is wrong; with the first place of each in examples
+  std::map<std::string, int> faults;  // by what is wrong; with the first places of each in examples
   std::map<std::string, std::string> examples;
   std::size_t samples = 0;    // places on support lines that were looked at
   std::size_t lines = 0;      // of support

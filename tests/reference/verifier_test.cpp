@@ -15,8 +15,8 @@ namespace {
 using Choices = std::vector<std::pair<std::string, nlohmann::json>>;
 
 // Three ways to build, with figures from the trade (common practice): the defaults; narrow gaps of no round layer over a wide
-// body; wide gaps with a dense interface and no walls. leastCovered is 98 % in the first; gaps that are no multiple of the layer
-// leave more of ragged slopes uncovered in the interface's lower layers, and wide ones at its rims: a weakness.
+// body; wide gaps with a dense interface and no walls, where what keeps clear of steep surface all around leaves a little more
+// of ragged slopes uncovered: a weakness.
 struct Way {
   const char* name;
   Promise promise;
@@ -27,9 +27,9 @@ struct Way {
 const std::vector<Way>& ways() {
   static const std::vector<Way> all = {
       {"usual", {}, {}, 0.98},
-      {"narrow", {.gapAbove = 0.22, .gapBelow = 0.15, .gapBeside = 0.3, .interfaceLayers = 4, .interfaceSpacing = 0.4, .bodySpacing = 2.8}, {{"support.graded.layers", 3}}, 0.96},
+      {"narrow", {.gapAbove = 0.22, .gapBelow = 0.15, .gapBeside = 0.3, .interfaceLayers = 4, .interfaceSpacing = 0.4, .bodySpacing = 2.8}, {{"support.graded.layers", 3}}, 0.98},
       {"wide", {.gapAbove = 0.35, .gapBelow = 0.4, .gapBeside = 0.8, .freeLean = 50, .interfaceLayers = 2, .interfaceSpacing = 0.2, .bodySpacing = 2.0},
-       {{"support.body.walls", 0}, {"support.body.pattern", "zigzag"}}, 0.92}};
+       {{"support.body.walls", 0}, {"support.body.pattern", "zigzag"}}, 0.96}};
   return all;
 }
 
@@ -52,12 +52,13 @@ Verdict judged(const std::string& gcode, const ProjectPtr& project, const Promis
   return verify(gcode, *transformed(*part.mesh, transformOf(part.placement, *part.mesh)), promise);
 }
 
-// What is wrong with a print. Of gaps one place in fifty thousand may be, where a line's round end meets a corner, and of lines
-// one in three hundred may stand on too little; leastCovered is the share of demand that the interface lies under.
+// What is wrong with a print. Of gaps nothing may be, but at one place, seen from the two layers beside it, where a line ends
+// sharply. Of lines one in three hundred, and five more, may stand on too little: where a thin interface runs almost along the
+// gaps of a body without walls. leastCovered is the share of demand that the interface lies under.
 std::vector<std::string> complaints(const Verdict& verdict, double leastCovered) {
   std::vector<std::string> all;
   for (const auto& [what, count] : verdict.faults) {
-    const std::size_t allowed = what == "standing on nothing" ? verdict.lines / 300 + 10 : verdict.samples / 50000 + 3;
+    const std::size_t allowed = what == "standing on nothing" ? verdict.lines / 300 + 5 : 2;
     if (static_cast<std::size_t>(count) > allowed) all.push_back(what);
   }
   const double few = verdict.demanded == 0 ? 1 : 2.0 / static_cast<double>(verdict.demanded);  // two places of a small site
@@ -93,7 +94,7 @@ TEST(VerifierTouching, NothingOverlapsAndEverythingIsCarried) {
   for (const char* part : {"demo/latch", "demo/snail", "bunny00"}) {
     const ProjectPtr project = projectOf(partNamed(part), choicesOf(promise, {{"support.interface.lower.layers", 2}, {"support.interface.lower.spacing", 1.35}}));
     const Verdict verdict = judged(gcodeOf(project), project, promise);
-    EXPECT_THAT(complaints(verdict, 0.97), testing::IsEmpty()) << part << "\n" << verdict.words();
+    EXPECT_THAT(complaints(verdict, 0.98), testing::IsEmpty()) << part << "\n" << verdict.words();
   }
 }
 
