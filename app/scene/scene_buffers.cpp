@@ -279,9 +279,10 @@ QColor colourOf(Feature feature) {
   return t.quiet;
 }
 
-std::vector<LineVertex> layerRibbons(const PrintLayer& layer) {
+std::vector<LineVertex> layerRibbons(const PrintLayer& layer, const std::function<bool(const Owner&)>& ofOwner) {
   std::vector<LineVertex> out;
   for (const Run& run : layer.runs) {
+    if (!ofOwner(run.owner)) continue;
     const QColor tint = colourOf(run.feature);
     for (std::size_t i = 1; i < run.points.size(); ++i) {
       const Vec2 a = toMm(run.points[i - 1]), b = toMm(run.points[i]);

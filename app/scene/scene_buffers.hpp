@@ -37,7 +37,7 @@ std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera, 
 std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const Build& build, const std::function<bool(std::size_t)>& ofRules);  // those of some rule sets
 std::vector<LineVertex> plateLines(const Settings& settings);        // pairs
 std::vector<LineVertex> plateSheet(const Settings& settings);        // triangles
-std::vector<LineVertex> layerRibbons(const PrintLayer& layer);       // triangles
+std::vector<LineVertex> layerRibbons(const PrintLayer& layer, const std::function<bool(const Owner&)>& ofOwner);  // triangles
 std::vector<LineVertex> ballOutline(const Vec3& centre, double radius, Mark mark);  // pairs
 
 QColor colourOf(Feature feature);

@@ -80,6 +80,7 @@ SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent),
   });
   connect(&session, &Session::selectionChanged, this, [this] {
     supportsStale_ = supportsStale_ || alone_;
+    ribbonsStale_ = ribbonsStale_ || alone_;
     refreshHandles();
   });
   connect(&session, &Session::rangeChanged, this, [this] {
@@ -115,11 +116,13 @@ void SceneView::fitAll() {
 
 void SceneView::nextLook() {
   look_ = look_ == Look::whole ? Look::supportsAlone : look_ == Look::supportsAlone ? Look::partAlone : Look::whole;
+  ribbonsStale_ = true;
   update();
 }
 
 void SceneView::setSupportsHidden(bool hidden) {
   supportsHidden_ = hidden;
+  ribbonsStale_ = true;
   update();
 }
 
@@ -156,9 +159,18 @@ bool SceneView::isShown(std::size_t part) const {
   return !alone_ || std::find(selection.begin(), selection.end(), part) != selection.end();
 }
 
+// Of lines: those of parts and pieces follow what is shown of them.
+bool SceneView::isShown(const Owner& owner) const {
+  if (owner.kind == Owner::none) return !alone_;
+  if (owner.kind == Owner::part) return look_ != Look::supportsAlone && isShown(owner.index);
+  const Build& build = *session_.shown().build;
+  const auto& sites = build.support->pieces[owner.index].sites;
+  return look_ != Look::partAlone && !supportsHidden_ && std::any_of(sites.begin(), sites.end(), [&](std::size_t site) { return isShown(build.rules[build.columns[site]->rules].part); });
+}
+
 void SceneView::showSelectedAlone() {
   alone_ = !alone_;
-  supportsStale_ = true;
+  supportsStale_ = ribbonsStale_ = true;
   update();
 }
 
@@ -249,7 +261,7 @@ void SceneView::refill() {
     if (shown.build && showsOneLayer())
       for (const auto& layer : shown.build->print.layers)
         if (layer->top <= session_.range().second + 1e-6) top = layer.get();
-    fill(ribbons_, top ? layerRibbons(*top) : std::vector<LineVertex>());
+    fill(ribbons_, top ? layerRibbons(*top, [&](const Owner& owner) { return isShown(owner); }) : std::vector<LineVertex>());
   }
   litStale_ = choicesStale_ = defectsStale_ = plateStale_ = partsStale_ = marksStale_ = supportsStale_ = ribbonsStale_ = false;
 }

@@ -95,6 +95,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   void refreshHandles();
   Box3 boundsOfPart(std::size_t part) const;
   bool isShown(std::size_t part) const;
+  bool isShown(const Owner& owner) const;
 
   // Tools, see scene_tools.cpp.
   bool useTool(const QPointF& pixel, const std::optional<Hit>& hit, Qt::KeyboardModifiers modifiers);  // whether it did anything

@@ -76,8 +76,9 @@ std::optional<Vec2> roomFor(const Shape& shape, const std::vector<Shape>& placed
 
 }  // namespace
 
-std::vector<Vec2> footprint(const Part& part) {
+std::vector<Vec2> footprint(const Part& part, double around) {
   const Affine toPlate = transformOf(part.placement, *part.mesh);
+  const double reach = supportReach + around;
   std::vector<Corner> shadow, hull, reached, outline;
   for (const Vec3f& v : part.mesh->vertices) {
     const Vec3 p = toPlate * v.cast<double>();
@@ -85,8 +86,8 @@ std::vector<Vec2> footprint(const Part& part) {
   }
   CGAL::convex_hull_2(shadow.begin(), shadow.end(), std::back_inserter(hull));
   for (const Corner& c : hull)
-    for (const double dx : {-supportReach, supportReach})
-      for (const double dy : {-supportReach, supportReach}) reached.emplace_back(c.x() + dx, c.y() + dy);
+    for (const double dx : {-reach, reach})
+      for (const double dy : {-reach, reach}) reached.emplace_back(c.x() + dx, c.y() + dy);
   CGAL::convex_hull_2(reached.begin(), reached.end(), std::back_inserter(outline));
   std::vector<Vec2> corners;
   for (const Corner& c : outline) corners.emplace_back(c.x(), c.y());
@@ -97,7 +98,7 @@ std::vector<Placement> arranged(const std::vector<PartPtr>& parts, const Arrange
   if (!(rules.gap >= 0 && rules.gap <= 1000)) throw Error("The gap between parts can be 0 to 1000 mm.");
   std::vector<Shape> shapes;
   for (const PartPtr& part : parts) {
-    Shape shape{footprint(*part), {}};
+    Shape shape{footprint(*part, rules.around), {}};
     for (const Vec2& corner : shape.corners) shape.box.extend(corner);
     shapes.push_back(std::move(shape));
   }

@@ -9,11 +9,12 @@ namespace trellis {
 struct ArrangeRules {
   double width = 250, depth = 210;  // mm, of the plate
   double gap = 5;                   // mm between what is printed
+  double around = 0;                // mm of brim, bed or feet around what stands on the plate
 };
 
 // The convex outline of what a placed part and its supports cover of the plate, counter-clockwise. Support
-// stands in the part's own shadow and past it by at most two lines, which are counted here.
-std::vector<Vec2> footprint(const Part& part);
+// stands in the part's own shadow and past it by at most two lines, which are counted here, and so is what lies around.
+std::vector<Vec2> footprint(const Part& part, double around);
 
 // Where each part goes, turned as it is: the largest first, each as near to the plate's middle as the others
 // leave it, on a grid of 2 mm. Throws Error naming the parts that find no room.

@@ -55,8 +55,17 @@ ProjectPtr applyTo(const Project& project, const MirrorPart& mirror) {
   return withPart(project, mirror.part, std::move(part));
 }
 
+// How far brim, bed or feet reach past what stands on the plate, mm.
+double laidAround(const Settings& settings) {
+  double reach = settings.whole("support.foot.layers") > 0 ? settings.number("support.foot.spread") : 0.0;
+  if (settings.number("brim.width") > 0 && settings.text("brim.side") != "inside") reach = std::max(reach, settings.number("brim.gap") + settings.number("brim.width"));
+  if (settings.whole("support.bed.layers") > 0) reach = std::max(reach, settings.number("support.bed.reach"));
+  return reach;
+}
+
 ProjectPtr applyTo(const Project& project, const ArrangeParts& arrange) {
-  const std::vector<Placement> places = arranged(project.parts, {project.settings.number("machine.width"), project.settings.number("machine.depth"), arrange.gap});
+  const std::vector<Placement> places =
+      arranged(project.parts, {project.settings.number("machine.width"), project.settings.number("machine.depth"), arrange.gap, laidAround(project.settings)});
   auto result = std::make_shared<Project>(project);
   for (std::size_t p = 0; p < places.size(); ++p) {
     Part part = *project.parts[p];

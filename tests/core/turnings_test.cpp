@@ -104,6 +104,13 @@ TEST(Arrange, GivesEveryPartAPlaceOfItsOwn) {
   EXPECT_THROW(performed(*project, ArrangeParts{4}), Error);
 }
 
+TEST(Arrange, LeavesRoomForBrims) {
+  ProjectPtr project = projectOf(box({0, 0, 0}, {30, 30, 10}), {{"brim.width", 6.0}, {"brim.gap", 0.0}});
+  project = performed(*performed(*project, CopyPart{0}), ArrangeParts{4});
+  const Box3 one = placedBounds(project->parts[0]->placement, *project->parts[0]->mesh), other = placedBounds(project->parts[1]->placement, *project->parts[1]->mesh);
+  EXPECT_GE(one.exteriorDistance(other), 2 * 6 + 4);
+}
+
 TEST(TurningSurvey, KnowsATablesFiguresByHeart) {
   const MeshPtr mesh = table(40, 15, 3);  // stands on a post of 4 × 4
   const TurningSurvey survey(mesh, Vec3::Ones(), {45, 0.2});
