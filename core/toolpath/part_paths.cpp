@@ -54,6 +54,14 @@ void markSteep(std::vector<Path>& loops, const Polygons& below) {
   }
 }
 
+// What neither loops nor single lines reach.
+Polygons unprinted(const Walls& walls, double lineWidth) {
+  Polygons printed;
+  for (const Path& path : walls.thin)
+    for (Polygon& band : around({path.points}, path.width)) printed.push_back(std::move(band));
+  return withoutSpecks(opened(subtract(walls.missed, printed), 0.01), lineWidth * lineWidth / 4);
+}
+
 class IslandFiller {
  public:
   IslandFiller(const std::vector<Polygons>& sections, const Polygons& buried, std::size_t layer, const Polygons& carried, const PartRules& rules)
@@ -100,13 +108,9 @@ Walls wallsOf(const Polygons& region, int count, double lineWidth, Feature outer
   for (int k = 0; k < count && (k == 0 || !centres.empty()); ++k) {
     centres = simplified(grow(k == 0 ? region : centres, k == 0 ? -lineWidth / 2 : -lineWidth), smoothing);
     if (k == 0) {
-      // Opened by a hundredth, for the medial axis goes astray where an outline touches itself.
-      const Polygons missed = opened(withoutSpecks(subtract(region, grow(centres, lineWidth / 2 + 0.03)), lineWidth * lineWidth / 8), 0.01);
-      for (CentreLine& line : centreLines(missed, lineWidth / 2))
+      walls.missed = withoutSpecks(subtract(region, grow(centres, lineWidth / 2 + 0.03)), lineWidth * lineWidth / 8);
+      for (CentreLine& line : centreLines(opened(walls.missed, lineWidth / 5), lineWidth / 2))
         walls.thin.push_back({outer, std::max(line.width, lineWidth / 2), false, std::move(line.points)});
-      walls.tooThin = missed;
-      for (const Path& path : walls.thin) walls.tooThin = subtract(walls.tooThin, around({path.points}, path.width));
-      walls.tooThin = withoutSpecks(walls.tooThin, lineWidth * lineWidth / 4);
     }
     std::vector<Path>& loops = walls.loops.emplace_back();
     for (const Polygon& loop : centres) loops.push_back({k == 0 ? outer : inner, lineWidth, true, loop});
@@ -139,10 +143,11 @@ PartPaths partPaths(std::size_t part, const std::vector<Polygons>& sections, con
     if (layer > 0 && !walls.loops.empty()) markSteep(walls.loops.front(), sections[layer - 1]);
     std::reverse(walls.loops.begin(), walls.loops.end());  // inner walls first: they hold the outer ones
     group.stages = std::move(walls.loops);
+    const Polygons tooThin = unprinted(walls, rules.lineWidth);
+    result.tooThin.insert(result.tooThin.end(), tooThin.begin(), tooThin.end());
     group.stages.push_back(std::move(walls.thin));
     filler.fill(walls.inside, group.stages);
     result.groups.push_back(std::move(group));
-    result.tooThin.insert(result.tooThin.end(), walls.tooThin.begin(), walls.tooThin.end());
   }
   return result;
 }

@@ -40,7 +40,7 @@ struct Walls {
   std::vector<std::vector<Path>> loops;  // outermost first
   std::vector<Path> thin;
   Polygons inside;   // what the walls leave free
-  Polygons tooThin;  // narrower than half a line
+  Polygons missed;   // too thin for a loop, whether or not a single line lies there
 };
 Walls wallsOf(const Polygons& region, int count, double lineWidth, Feature outer, Feature inner);
 

@@ -53,12 +53,11 @@ Polygons joinedEnds(const Polygons& lines, const Polygons& room, double pitch) {
 std::vector<Path> within(const Polygons& region, const std::vector<Path>& paths) {
   std::vector<Path> result;
   for (const Path& path : paths) {
-    const Polygons line = path.closed ? asLines({path.points}) : Polygons{path.points};
-    if (linesOutside(line, region).empty()) {
+    Polygons inside = linesInside(path.closed ? asLines({path.points}) : Polygons{path.points}, region);
+    if (inside.size() == 1 && inside.front().size() == path.points.size() + path.closed)
       result.push_back(path);
-      continue;
-    }
-    for (Polygon& stretch : linesInside(line, region)) result.push_back({path.feature, path.width, false, std::move(stretch)});
+    else
+      for (Polygon& stretch : inside) result.push_back({path.feature, path.width, false, std::move(stretch)});
   }
   return result;
 }
