@@ -6,10 +6,11 @@
 #include "core/slice/polygon_key.hpp"
 #include "core/support/let_down.hpp"
 
-#include <tbb/parallel_invoke.h>
+#include <tbb/task_group.h>
 
 #include <chrono>
 #include <map>
+#include <set>
 #include <tuple>
 
 namespace trellis {
@@ -99,6 +100,7 @@ struct Pipeline::Run {
   std::shared_ptr<Build> build = std::make_shared<Build>();
   std::uint64_t sectionsKey = 0, columnsKey = 0;
   std::shared_ptr<const Obstacles> obstacles = {};
+  tbb::task_group examining = {};
   std::chrono::steady_clock::time_point last = std::chrono::steady_clock::now();
 
   const char* running = "cutting into layers";
@@ -129,18 +131,41 @@ struct Pipeline::Run {
 
   Looked& lookedAt(const MeshPtr& mesh) {
     Looked& looked = pipeline.looked_[mesh->key];
-    const auto health = [&] {
-      if (looked.health) return;
-      looked.figures = std::make_shared<const MeshFigures>(inspect(*mesh));
-      looked.health = std::make_shared<const MeshHealth>(examine(*mesh, progress));
-    };
-    const auto tree = [&] {
-      if (looked.tree) return;
+    if (!looked.tree) {
       looked.neighbours = neighboursOf(mesh);
       looked.tree = treeOf(mesh);
-    };
-    tbb::parallel_invoke(health, tree);
+    }
     return looked;
+  }
+
+  // Looking a mesh over takes long, runs on one thread and is asked for last, so it goes on beside everything else.
+  void beginExamining() {
+    std::set<std::uint64_t> begun;
+    for (const PartPtr& part : project.parts) {
+      Looked& looked = pipeline.looked_[part->mesh->key];
+      if (looked.health || !begun.insert(part->mesh->key).second) continue;
+      examining.run([this, &looked, mesh = part->mesh] {
+        looked.figures = std::make_shared<const MeshFigures>(inspect(*mesh));
+        looked.health = std::make_shared<const MeshHealth>(examine(*mesh, progress));
+      });
+    }
+  }
+
+  void endExamining() {
+    examining.wait();
+    for (std::size_t p = 0; p < project.parts.size(); ++p) {
+      const Looked& looked = pipeline.looked_[project.parts[p]->mesh->key];
+      build->parts[p].figures = looked.figures;
+      build->parts[p].health = looked.health;
+    }
+  }
+
+  ~Run() {
+    examining.cancel();
+    try {
+      examining.wait();
+    } catch (...) {  // it was cancelled, and so was what waited for it
+    }
   }
 
   void cutPart(std::size_t p) {
@@ -149,9 +174,6 @@ struct Pipeline::Run {
     PartBuild& out = build->parts[p];
     const std::uint64_t placedKey = KeyBuilder().add(part.mesh->key).add(keyOfPlacement(part.placement)).key();
     out.placed = cache.placed.get(placedKey, [&] { return *transformed(*part.mesh, transformOf(part.placement, *part.mesh)); });
-    const Looked& looked = lookedAt(part.mesh);
-    out.figures = looked.figures;
-    out.health = looked.health;
     const LayerRules layers = layerRules(project.settings);
     out.plan = planLayers(out.placed->bounds.max().z(), layers);
     const std::uint64_t key = KeyBuilder().add(placedKey).add(layers.height).add(layers.first).key();
@@ -338,6 +360,7 @@ struct Pipeline::Run {
         looked.neighbours.reset();
       }
     progress.report(0, running);
+    beginExamining();
     for (std::size_t p = 0; p < project.parts.size(); ++p) {
       cutPart(p);
       if (build->parts[p].plan.count() > build->plan.count()) build->plan = build->parts[p].plan;
@@ -360,6 +383,7 @@ struct Pipeline::Run {
     layPaths();
     stage("counting", 0.98);
     build->prices = pricesOf(*build);
+    endExamining();
     build->findings = findProblems(project, *build);
     stage("done", 1);
     return build;

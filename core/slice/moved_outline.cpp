@@ -89,13 +89,14 @@ bool OutlineMover::meetAtCorner(Edge& before, Edge& after) const {
 // by less than half a turn: beyond that they meet on the wrong side.
 bool OutlineMover::meetOver(Edge& before, const Edge& gone, Edge& after) const {
   constexpr double most = 3.0;  // radians
+  constexpr double farthest = 1e9;  // units: coordinates within that can be multiplied
   const auto turned = [](const Edge& from, const Edge& to) { return from.turn.value_or(std::atan2(cross(from.along, to.along), from.along.dot(to.along))); };
   before.turn = turned(before, gone) + turned(gone, after);
   const double opening = delta_ > 0 ? *before.turn : -*before.turn, sine = cross(before.along, after.along);
   if (opening > arcStep_ || opening < -most || std::abs(sine) < 1e-3) return false;
   const Vec2 start = asVector(after.corner) + delta_ * after.outward;
   before.to = after.from = start + after.along * (cross(before.along, before.to - start) / sine);
-  return true;
+  return before.to.lpNorm<Eigen::Infinity>() < farthest;
 }
 
 // Where a corner opens there is an edge of no length for each step of its arc.

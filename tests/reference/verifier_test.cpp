@@ -29,7 +29,7 @@ const std::vector<Way>& ways() {
       {"usual", {}, {}, 0.98},
       {"narrow", {.gapAbove = 0.22, .gapBelow = 0.15, .gapBeside = 0.3, .interfaceLayers = 4, .interfaceSpacing = 0.4, .bodySpacing = 2.8}, {{"support.graded.layers", 3}}, 0.98},
       {"wide", {.gapAbove = 0.35, .gapBelow = 0.4, .gapBeside = 0.8, .freeLean = 50, .interfaceLayers = 2, .interfaceSpacing = 0.2, .bodySpacing = 2.0},
-       {{"support.body.walls", 0}, {"support.body.pattern", "zigzag"}}, 0.96}};
+       {{"support.body.walls", 0}, {"support.body.pattern", "zigzag"}}, 0.97}};
   return all;
 }
 
