@@ -37,7 +37,7 @@ class ShareBar : public QWidget {
  public:
   explicit ShareBar(Session& session) : session_(session) {
     setFixedSize(240, 16);
-    setToolTip(tr("Filament by use: part, support body, interface, the rest."));
+    setToolTip(tr("Filament by use: part, support body, interface, and the rest: skirt, brim, prime tower."));
   }
 
  protected:
@@ -191,8 +191,9 @@ void TallyBar::refresh() {
   const double all = grams(tally.whole(), settings), seconds = tally.seconds;
   QString time = durationWords(seconds), filament;
   const Shares shares = sharesOf(tally);
-  filament = tr("%1 g = part %2 + support %3 + interface %4").arg(all, 0, 'f', 1).arg(grams(shares.part, settings) + grams(shares.rest, settings), 0, 'f', 1)
+  filament = tr("%1 g = part %2 + support %3 + interface %4").arg(all, 0, 'f', 1).arg(grams(shares.part, settings), 0, 'f', 1)
                  .arg(grams(shares.body, settings), 0, 'f', 1).arg(grams(shares.interface, settings), 0, 'f', 1);
+  if (const double rest = grams(shares.rest, settings); rest >= 0.05) filament += tr(" + rest %1").arg(rest, 0, 'f', 1);
   if (pinned_) {
     time += difference(seconds, pinned_->seconds, durationWords(std::abs(seconds - pinned_->seconds)));
     filament += difference(all, pinned_->grams, tr("%1 g since pin").arg(std::abs(all - pinned_->grams), 0, 'f', 1));
