@@ -14,6 +14,7 @@ constexpr double gentle = 0.5;  // radians; a concave corner turning less is mov
 
 double cross(const Vec2& a, const Vec2& b) { return a.x() * b.y() - a.y() * b.x(); }
 Vec2 leftOf(const Vec2& v) { return {-v.y(), v.x()}; }
+Vec2 turnedBy(double angle, const Vec2& v) { return std::cos(angle) * v + std::sin(angle) * leftOf(v); }
 Vec2 asVector(const Point& p) { return {static_cast<double>(p.X), static_cast<double>(p.Y)}; }
 Point asPoint(const Vec2& v) { return {std::llround(v.x()), std::llround(v.y())}; }
 
@@ -55,10 +56,7 @@ void OutlineMover::addCorner(const Point& p, const Vec2& before, const Vec2& aft
     add((before + after) * (delta_ / (1 + before.dot(after))));
   } else if (opens) {
     const int steps = static_cast<int>(std::ceil(std::abs(turn) / arcStep_));
-    for (int k = 0; k <= steps; ++k) {
-      const double angle = turn * k / steps;
-      add(delta_ * (std::cos(angle) * before + std::sin(angle) * leftOf(before)));
-    }
+    for (int k = 0; k <= steps; ++k) add(delta_ * turnedBy(turn * k / steps, before));
   } else {
     add(delta_ * before);
     out.push_back(p);
@@ -112,8 +110,7 @@ std::vector<OutlineMover::Edge> OutlineMover::edgesOf(const Polygon& points) con
     const double turn = opens ? std::atan2(cross(before, along), before.dot(along)) : 0;
     const int steps = static_cast<int>(std::ceil(std::abs(turn) / arcStep_));
     for (int k = 1; k < steps; ++k) {
-      const double angle = turn * k / steps;
-      const Vec2 turned = std::cos(angle) * before + std::sin(angle) * leftOf(before);
+      const Vec2 turned = turnedBy(turn * k / steps, before);
       edges.push_back({points[i], turned, -leftOf(turned), Vec2::Zero(), Vec2::Zero()});
     }
     edges.push_back({points[i], along, -leftOf(along), Vec2::Zero(), Vec2::Zero(), 0, 0, {}, edge.norm()});
