@@ -63,6 +63,7 @@ struct Build {
   std::vector<RuleSet> rules;  // the parts' own first
   std::vector<const DemandSite*> demand;  // of all parts, held by them
   std::vector<std::shared_ptr<const Column>> columns;  // one for each of demand
+  std::vector<std::shared_ptr<const Tree>> trees;      // likewise; null where the support is normal
   std::shared_ptr<const SupportLayers> support;
   std::vector<PieceFigures> pieces;  // as the support's
   Print print;

@@ -23,6 +23,7 @@ double fullnessOf(RegionKind kind, const Settings& settings) {
     case RegionKind::interfaceUpper: return densityOf(w, settings.number("support.interface.upper.spacing"));
     case RegionKind::interfaceLower: return densityOf(w, settings.number("support.interface.lower.spacing"));
     case RegionKind::graded: return settings.number("support.graded.density") / 100;
+    case RegionKind::branch: return 0.5;  // of its section, by its walls: about so of a trunk, more of a tip
     case RegionKind::foot:
     case RegionKind::body: break;
   }
@@ -30,7 +31,8 @@ double fullnessOf(RegionKind kind, const Settings& settings) {
 }
 
 RegionKind contactKind(const Settings& settings) {
-  return settings.whole("support.interface.upper.layers") > 0 ? RegionKind::interfaceUpper : RegionKind::body;
+  if (settings.whole("support.interface.upper.layers") > 0) return RegionKind::interfaceUpper;
+  return settings.text("support.structure") == "tree" ? RegionKind::branch : RegionKind::body;
 }
 
 class Judge {

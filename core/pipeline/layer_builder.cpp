@@ -61,7 +61,7 @@ LayerBuilder::LayerBuilder(const Project& project, const Build& build, const std
   for (const RuleSet& rules : build.rules) {
     const SupportPathRules paths = supportPathRules(rules.settings);
     supports_.push_back({paths, interfaceTool(rules.settings), KeyBuilder().add(paths.lineWidth).add(paths.bodySpacing).add(paths.bodyWalls).add(paths.interfaceSpacing).add(paths.lowerSpacing)
-                                     .add(paths.gradedSpacing).add(paths.body).add(paths.upper).add(paths.lower).add(paths.layerHeight).key()});
+                                     .add(paths.gradedSpacing).add(paths.body).add(paths.upper).add(paths.lower).add(paths.layerHeight).add(paths.branchWalls).add(paths.innerSpacing).key()});
     rulesKey_ = KeyBuilder().add(rulesKey_).add(supports_.back().key).key();
     std::vector<double>& gaps = parts_[rules.part].gapsAbove;
     if (std::find(gaps.begin(), gaps.end(), rules.support.gapAbove) == gaps.end()) gaps.push_back(rules.support.gapAbove);

@@ -71,6 +71,7 @@ std::uint64_t keyOfRules(const SupportRules& rules) {
       .add(rules.on).add(rules.source).add(rules.footing).add(rules.freeLean)
       .add(rules.gapAbove).add(rules.gapBelow).add(rules.gapBeside).add(rules.gapHold).add(rules.tieSpacing)
       .add(rules.interfaceLayers).add(rules.lowerLayers).add(rules.gradedLayers).add(rules.footLayers).add(rules.footSpread)
+      .add(rules.structure).add(rules.tipSpacing).add(rules.tipWidth).add(rules.branchLean).add(rules.trunkWidth).add(rules.footWidth).add(rules.footHeight)
       .add(rules.outline).add(rules.columnSize).add(rules.lineWidth).add(rules.thinnest).add(rules.thickest).add(rules.floor)
       .key();
 }
@@ -254,6 +255,25 @@ struct Pipeline::Run {
     return all;
   }
 
+  void growTrees(const std::vector<Polygons>& barred, std::uint64_t obstaclesKey) {
+    build->trees.resize(build->demand.size());
+    std::vector<ForestSite> sites;
+    std::vector<std::size_t> numbers;
+    for (std::size_t i = 0; i < build->demand.size(); ++i) {
+      const DemandSite& site = *build->demand[i];
+      const SupportRules& rules = build->rules[site.rules].support;
+      if (rules.structure != Structure::tree || site.isHold()) continue;
+      sites.push_back({&site, keyOfSite(site), &rules, keyOfRules(rules)});
+      numbers.push_back(i);
+    }
+    KeyBuilder key;
+    key.add(obstaclesKey);
+    for (const Polygons& layer : barred) key.add(keyOf(layer));
+    const Box2 plate(Vec2::Zero(), Vec2(project.settings.number("machine.width"), project.settings.number("machine.depth")));
+    std::vector<std::shared_ptr<const Tree>> trees = pipeline.forest_.grow(sites, *obstacles, barred, key.key(), plate, progress);
+    for (std::size_t k = 0; k < trees.size(); ++k) build->trees[numbers[k]] = std::move(trees[k]);
+  }
+
   void buildColumns() {
     std::vector<PartObstacles> inTheWay;
     std::vector<Polygons> barred(build->plan.count());
@@ -276,17 +296,20 @@ struct Pipeline::Run {
       found.forbidden = kept;
       return found;
     });
+    stage("growing branches", 0.32);
+    growTrees(barred, obstaclesKey);
     stage("letting supports down", 0.35);
     std::vector<std::uint64_t> keys(sites.size());
     build->columns.resize(sites.size());
     parallelFor(sites.size(), progress, [&](std::size_t i) {
       const SupportRules& rules = build->rules[sites[i]->rules].support;
       keys[i] = KeyBuilder().add(obstaclesKey).add(keyOfRules(rules)).add(keyOfSite(*sites[i]))
-                    .add(keyOfBarred(barred, *sites[i], spreadOf(rules, build->plan.spans[sites[i]->highest()].top))).key();
+                    .add(keyOfBarred(barred, *sites[i], spreadOf(rules, build->plan.spans[sites[i]->highest()].top)))
+                    .add(build->trees[i] ? trellis::keyOf(*build->trees[i]) : 0).key();
       const auto found = pipeline.columns_.find(keys[i]);
       build->columns[i] = found != pipeline.columns_.end()
                               ? found->second
-                              : std::make_shared<const Column>(buildColumn(*sites[i], *obstacles, barred, rules, progress));
+                              : std::make_shared<const Column>(buildColumn(*sites[i], *obstacles, barred, rules, build->trees[i].get(), progress));
     });
     pipeline.columns_.clear();
     for (std::size_t i = 0; i < sites.size(); ++i) {

@@ -4,6 +4,7 @@
 
 #include "core/assess/build.hpp"
 #include "core/assess/judge.hpp"
+#include "core/pipeline/forest.hpp"
 #include "core/pipeline/layer_builder.hpp"
 
 #include <unordered_map>
@@ -46,6 +47,7 @@ class Pipeline {
   struct Run;
   std::vector<std::unique_ptr<PartCache>> parts_;
   Memo<Obstacles> obstacles_;
+  Forest forest_;
   Memo<SupportLayers> support_;
   Memo<Openings> openings_;
   WayOutBook waysOut_;

@@ -35,6 +35,13 @@ SupportRules supportRules(const Settings& settings) {
   rules.gradedLayers = settings.whole("support.graded.layers");
   rules.footLayers = settings.whole("support.foot.layers");
   rules.footSpread = settings.number("support.foot.spread");
+  rules.structure = settings.text("support.structure") == "tree" ? Structure::tree : Structure::normal;
+  rules.tipSpacing = settings.number("support.tree.tip_spacing");
+  rules.tipWidth = settings.number("support.tree.tip_width");
+  rules.branchLean = settings.number("support.tree.branch_lean");
+  rules.trunkWidth = settings.number("support.tree.trunk_width");
+  rules.footWidth = settings.number("support.tree.foot_width");
+  rules.footHeight = settings.number("support.tree.foot_height");
   rules.outline = settings.text("support.normal.outline") == "squared" ? Outline::squared : Outline::close;
   rules.columnSize = settings.number("support.normal.column");
   rules.lineWidth = settings.number("line.width");
@@ -80,7 +87,7 @@ SupportPathRules supportPathRules(const Settings& settings) {
   return {width, settings.number("support.body.spacing"), settings.whole("support.body.walls"), settings.number("support.interface.upper.spacing"),
           settings.number("support.interface.lower.spacing"), spacingOf(width, settings.number("support.graded.density") / 100),
           patternNamed(settings.text("support.body.pattern")), patternNamed(settings.text("support.interface.upper.pattern")),
-          patternNamed(settings.text("support.interface.lower.pattern")), settings.number("layer.height")};
+          patternNamed(settings.text("support.interface.lower.pattern")), settings.number("layer.height"), settings.whole("support.tree.walls"), settings.number("support.tree.inner_spacing")};
 }
 
 MotionRules motionRules(const Settings& settings) {

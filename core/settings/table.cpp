@@ -69,6 +69,20 @@ void addSupport(std::vector<SettingRow>& rows) {
                         "Daylight between a wall and the column that steadies it, over the height you marked. 0 touches."));
   rows.push_back(number("support.hold.tie_spacing", "Tie spacing", "mm", 0.2, 50, 3,
                         "Height from one tie to the next: single lines that reach from a hold to the wall. Closer holds firmer and leaves more scars."));
+  rows.push_back(choice("support.structure", "Structure", {"normal", "tree"}, "normal",
+                        "Normal stands straight under what hangs, for broad flat undersides; a tree touches in small tips on branches that reach "
+                        "around the part, for small, curved and high ones."));
+  rows.push_back(number("support.tree.tip_spacing", "Tip spacing", "mm", 0.5, 10, 2,
+                        "The longest stretch between tips that has to bridge. About 2 mm is safe; wider touches less and sags more."));
+  rows.push_back(number("support.tree.tip_width", "Tip width", "mm", 0.8, 5, 2, "How wide a tip is where it touches. Wider carries more and leaves a larger scar."));
+  rows.push_back(number("support.tree.branch_lean", "Branch lean", "°", 15, 60, 40,
+                        "The most a branch leans from vertical. More reaches farther around the part and merges sooner; less prints more surely."));
+  rows.push_back(number("support.tree.trunk_width", "Trunk width", "mm", 0, 20, 0,
+                        "How thick a branch is where it stands; 0 follows from its height and what it carries. Thicker stands firmer."));
+  rows.push_back(whole("support.tree.walls", "Branch walls", 1, 4, 1, "Lines around a branch. Two stiffen long ones."));
+  rows.push_back(number("support.tree.inner_spacing", "Inner spacing", "mm", 0, 20, 0, "Daylight between lines inside a branch, which stiffen it; 0 leaves it hollow."));
+  rows.push_back(number("support.tree.foot_width", "Branch foot", "mm", 0, 40, 0, "How wide a branch is on the plate; 0 is twice the trunk."));
+  rows.push_back(number("support.tree.foot_height", "Foot height", "mm", 0, 20, 2, "From what height a branch spreads to its foot; 0 builds no foot."));
   rows.push_back(choice("support.normal.outline", "Outline", {"close", "squared"}, "close",
                         "Close follows the shadow of what hangs; squared builds square columns, which are sturdier and reach past it."));
   rows.push_back(number("support.normal.column", "Column size", "mm", 0.8, 12, 4,
@@ -116,7 +130,7 @@ void addFeatures(std::vector<SettingRow>& rows) {
                           {"part.skin.carried", "skins right over support", 30, 100}, {"part.infill", "infill", 80, 80},
                           {"part.bridge", "bridges", 25, 100},           {"support.body", "support bodies", 70, 80},
                           {"support.interface.upper", "upper interfaces", 40, 100}, {"support.interface.lower", "lower interfaces", 40, 100},
-                          {"support.graded", "graded layers", 60, 80},   {"support.hold", "holds", 40, 80},
+                          {"support.branch", "branches", 40, 80}, {"support.graded", "graded layers", 60, 80},   {"support.hold", "holds", 40, 80},
                           {"support.foot", "feet of supports", 40, 50},  {"support.bed", "the bed", 50, 50},
                           {"skirt", "the skirt", 40, 0},                 {"brim", "the brim", 40, 0},
                           {"prime", "the prime tower", 60, 80}};

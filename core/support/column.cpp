@@ -18,11 +18,10 @@ class ColumnBuilder {
   ColumnBuilder(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules)
       : site_(site), obstacles_(obstacles), rules_(rules), clearance_(site, obstacles, rules) {}
 
-  Column build(const std::vector<Polygons>& barred, const Progress& progress) {
-    Descent descent = letDown(site_, obstacles_, barred, rules_, clearance_,
-                              site_.isHold() ? planHoldHeights(obstacles_.plan, site_.highest(), rules_)
-                                             : planHeights(obstacles_.plan, site_.lowest, site_.highest(), rules_),
-                              progress);
+  Column build(const std::vector<Polygons>& barred, const Tree* tree, const Progress& progress) {
+    isTree_ = tree != nullptr;
+    Descent descent = tree ? letBranchesDown(site_, *tree, obstacles_, barred, rules_, clearance_, progress)
+                           : letDown(site_, obstacles_, barred, rules_, clearance_, heights(), progress);
     steps_ = std::move(descent.steps);
     column_ = {site_.rules, {}, {}, descent.wanted, descent.noRoom, descent.withoutFooting, descent.tooSteep, descent.slenderHeight, descent.slenderWidth};
     layInterface();
@@ -36,16 +35,21 @@ class ColumnBuilder {
   }
 
  private:
+  std::vector<double> heights() const {
+    return site_.isHold() ? planHoldHeights(obstacles_.plan, site_.highest(), rules_) : planHeights(obstacles_.plan, site_.lowest, site_.highest(), rules_);
+  }
+
   const LayerSpan& span(std::size_t layer) const { return obstacles_.plan.spans[layer]; }
 
   // What each slab is used for: the interface is what has less than its layers of support over it, the graded
   // layers follow below, the lower interface lies over what the column stands on.
   void layInterface() {
     const auto count = static_cast<std::size_t>(site_.isHold() ? 0 : rules_.interfaceLayers);
-    const auto graded = static_cast<std::size_t>(site_.isHold() ? 0 : rules_.gradedLayers);
+    const auto graded = static_cast<std::size_t>(site_.isHold() || isTree_ ? 0 : rules_.gradedLayers);
     for (std::size_t q = 0; q < steps_.size(); ++q) {
       const Step& step = steps_[q];
       const auto standsUnder = [&](std::size_t layers) {
+        if (step.rim == step.reach && step.landings.empty()) return step.reach;
         const Polygons above = layers == 0 ? step.whole() : q >= layers ? steps_[q - layers].reach : Polygons{};
         return step.rim.empty() ? above : unite(above, step.rim);
       };
@@ -67,7 +71,7 @@ class ColumnBuilder {
 
   // 0–1: how much of the foot's spread a step has; 0 above the foot.
   double footShare(std::size_t q) const {
-    if (steps_.back().bottom > rules_.floor + eps || rules_.footLayers == 0) return 0;
+    if (isTree_ || steps_.back().bottom > rules_.floor + eps || rules_.footLayers == 0) return 0;
     const std::size_t above = steps_.size() - 1 - q;
     return std::max(0.0, 1 - static_cast<double>(above) / rules_.footLayers);
   }
@@ -127,6 +131,7 @@ class ColumnBuilder {
     if (reach.empty()) return;
     divide(reach);
     ColumnSlab slab = divided_;
+    if (isTree_) (bottom < rules_.floor + rules_.thickest - eps ? slab.foot : slab.branch) = std::move(slab.body);
     if (footShare > 0) {
       const Polygons standing = unite(slab.body, slab.graded);
       slab.foot = subtract(clearance_.clearOfPart(grow(standing, rules_.footSpread * footShare), bottom, top), slab.interface);
@@ -147,6 +152,7 @@ class ColumnBuilder {
   Clearance clearance_;
   std::vector<Step> steps_;
   Column column_;
+  bool isTree_ = false;
   Uses uses_, dividedUses_;
   Polygons dividedReach_;
   ColumnSlab divided_;
@@ -191,8 +197,8 @@ std::vector<double> planHoldHeights(const LayerPlan& plan, std::size_t highest, 
 }
 
 Column buildColumn(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& barred,
-                   const SupportRules& rules, const Progress& progress) {
-  return ColumnBuilder(site, obstacles, rules).build(barred, progress);
+                   const SupportRules& rules, const Tree* tree, const Progress& progress) {
+  return ColumnBuilder(site, obstacles, rules).build(barred, tree, progress);
 }
 
 }  // namespace trellis

@@ -1,9 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// The normal support of one site: how its height is divided, and how far it reaches at each height.
+// The support of one site: how its height is divided, and how far it reaches at each height.
 #pragma once
 
-#include "core/support/demand.hpp"
-#include "core/support/obstacles.hpp"
+#include "core/support/tree.hpp"
 
 #include <array>
 
@@ -18,11 +17,12 @@ struct ColumnSlab {
   Polygons lower = {};  // interface over the part it stands on
   Polygons foot = {};   // the spread-out lowest layers on the plate
   Polygons ties = {};   // of a hold, as open lines
+  Polygons branch = {}; // of a tree, instead of body
 };
 
 // Which use each of a slab's areas is; where slabs meet, the later wins.
-enum class RegionKind : std::uint8_t { body, graded, foot, interfaceLower, interfaceUpper };
-inline constexpr std::array<Polygons ColumnSlab::*, 5> areasOfKind{&ColumnSlab::body, &ColumnSlab::graded, &ColumnSlab::foot, &ColumnSlab::lower,
+enum class RegionKind : std::uint8_t { body, branch, graded, foot, interfaceLower, interfaceUpper };
+inline constexpr std::array<Polygons ColumnSlab::*, 6> areasOfKind{&ColumnSlab::body, &ColumnSlab::branch, &ColumnSlab::graded, &ColumnSlab::foot, &ColumnSlab::lower,
                                                                    &ColumnSlab::interface};
 
 struct Column {
@@ -46,8 +46,8 @@ std::vector<double> planHeights(const LayerPlan& plan, std::size_t lowest, std::
 // The same beside a wall: the part's own boundaries from its top layer down.
 std::vector<double> planHoldHeights(const LayerPlan& plan, std::size_t highest, const SupportRules& rules);
 
-// Lets the site's demand down to its footing and divides what stands there by its uses. barred is up-facing surface where nothing may stand, all parts together, by the layer above it.
+// Lets the site's demand down to its footing, along its branches if there is a tree, and divides what stands there by its uses. barred is up-facing surface where nothing may stand, all parts together, by the layer above it.
 Column buildColumn(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& barred,
-                   const SupportRules& rules, const Progress& progress);
+                   const SupportRules& rules, const Tree* tree, const Progress& progress);
 
 }  // namespace trellis

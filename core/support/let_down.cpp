@@ -2,6 +2,7 @@
 #include "core/support/let_down.hpp"
 
 #include "core/support/slender.hpp"
+#include "core/support/standing.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -19,23 +20,21 @@ class Letting {
   // slender, if given, widens what is too thin.
   Letting(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& barred, const SupportRules& rules,
           Clearance& clearance, const SlenderColumns* slender)
-      : site_(site), obstacles_(obstacles), barred_(barred), rules_(rules), clearance_(clearance), slender_(slender) {}
+      : site_(site), obstacles_(obstacles), rules_(rules), clearance_(clearance), ground_{obstacles, barred, rules, clearance}, slender_(slender) {}
 
   Descent run(const std::vector<double>& heights, const Progress& progress) {
-    for (const Polygons& layer : site_.layers) descent_.wanted += area(layer);
-    for (std::size_t i = site_.lowest; i <= site_.highest(); ++i)
-      if (!site_.isHold() && span(i).bottom - rules_.gapAbove - rules_.floor < rules_.thinnest - eps) descent_.noRoom += area(site_.layers[i - site_.lowest]);
+    descent_ = begin(site_, ground_);
     Polygons reach;
     for (std::size_t q = 0; q + 1 < heights.size(); ++q) {
       progress.check();
       Step step{heights[q + 1], heights[q]};
-      if (const Polygons* fresh = demandUnder(step.top)) {
+      if (const Polygons* fresh = demandOver(site_, step.top, ground_)) {
         if (!site_.isHold()) descent_.noRoom += withoutRoom(*fresh, step.top);
         reach = joined(reach, wide(*fresh));
       }
       if (reach.empty()) continue;
       if (slender_) widen(reach, step);
-      land(step, reach);
+      descent_.tooSteep += land(step, reach, ground_);
       const double before = area(reach);
       Polygons cleared = withoutCrumbs(simplified(clearance_.clearOfPart(reach, step.bottom, step.top), smoothing), speck());
       const double loss = before - area(cleared);
@@ -45,7 +44,9 @@ class Letting {
       step.reach = reach;
       steps().push_back(std::move(step));
     }
-    standOnSomething();
+    // Beside what was cut away a line may stand half on the line below, unless only the plate will do.
+    const double beside = rules_.footing == Footing::plate ? 0.001 : rules_.lineWidth / 2;
+    descent_.withoutFooting = standOnSomething(steps(), site_, ground_, [&](const Step&) { return beside; });
     return std::move(descent_);
   }
 
@@ -107,12 +108,6 @@ class Letting {
     return simplified(all, roughness);
   }
 
-  const Polygons* demandUnder(double top) const {
-    for (std::size_t i = site_.lowest; i <= site_.highest(); ++i)
-      if (std::abs((site_.isHold() ? span(i).top : span(i).bottom - rules_.gapAbove) - top) < eps) return &site_.layers[i - site_.lowest];
-    return nullptr;
-  }
-
   // A hold keeps its thickness beside a wall that flares downward: it moves out as far as it would be eaten away,
   // and the layer above stands on it by all but that.
   Polygons besideFlare(const Polygons& reach, double loss, const Step& step) {
@@ -131,59 +126,13 @@ class Letting {
     return sum;
   }
 
-  double speck() const { return rules_.lineWidth * rules_.lineWidth / 2; }
-
-  // Takes out of reach what ends on the part within this slab, and gives it an underside exactly at the
-  // part's top plus the gap below.
-  void land(Step& step, Polygons& reach) {
-    const double least = rules_.thinnest - eps;
-    const auto [from, to] = layersWithin(obstacles_.plan, step.bottom - rules_.gapBelow - rules_.thinnest, step.top - rules_.gapBelow);
-    for (std::size_t l = to; l-- > from && !reach.empty();) {
-      const double bottom = span(l).top + rules_.gapBelow;
-      const bool here = bottom <= step.top - least && bottom > step.bottom - least && std::abs(bottom - step.bottom) > eps;
-      const bool exactlyBelow = std::abs(bottom - step.bottom) <= eps;
-      if (!here && !exactlyBelow) continue;
-      Polygons landing = intersect(reach, obstacles_.ledges[l]);
-      if (landing.empty()) continue;
-      reach = subtract(reach, landing);
-      const double wanted = area(landing);
-      if (rules_.footing == Footing::plate) landing.clear();
-      if (l + 1 < barred_.size()) landing = subtract(landing, barred_[l + 1]);
-      Polygons firm = opened(landing, rules_.lineWidth / 4);
-      if (rules_.lowerLayers == 0) descent_.tooSteep += std::max(0.0, area(landing) - area(firm));
-      landing = clearance_.clearOfPart(firm, bottom, step.top);
-      step.lost = step.lost || wanted - area(landing) > speck() / 10;
-      if (!landing.empty()) step.landings.push_back({bottom, std::move(landing)});
-    }
-  }
-
-  // From the bottom up: what has nothing under it is given up. Beside what was cut away a line may stand
-  // half on the line below, unless only the plate will do.
-  void standOnSomething() {
-    const double beside = rules_.footing == Footing::plate ? 0.001 : rules_.lineWidth / 2;
-    bool lostBelow = false;
-    for (std::size_t q = steps().size(); q-- > 0;) {
-      Step& step = steps()[q];
-      const Step* under = q + 1 < steps().size() && steps()[q + 1].top > step.bottom - eps ? &steps()[q + 1] : nullptr;
-      if (step.bottom < rules_.floor + eps || (under && !under->lost && !lostBelow)) {
-        lostBelow = step.bottom < rules_.floor + eps ? false : lostBelow;
-        continue;
-      }
-      Polygons below = under ? under->whole() : Polygons{};
-      for (const Step::Landing& landing : step.landings) below = unite(below, landing.reach);
-      Polygons standing = withoutCrumbs(intersect(step.reach, grow(below, beside)), speck());
-      const Polygons given = subtract(step.reach, standing);
-      lostBelow = area(given) > speck() / 10;
-      if (const Polygons* fresh = demandUnder(step.top)) descent_.withoutFooting += area(intersect(given, *fresh));
-      step.reach = std::move(standing);
-    }
-  }
+  double speck() const { return speckOf(rules_); }
 
   const DemandSite& site_;
   const Obstacles& obstacles_;
-  const std::vector<Polygons>& barred_;
   const SupportRules& rules_;
   Clearance& clearance_;
+  const Ground ground_;
   const SlenderColumns* slender_;
   Descent descent_;
   Polygons rim_;
@@ -214,6 +163,7 @@ Descent letDown(const DemandSite& site, const Obstacles& obstacles, const std::v
 }
 
 double spreadOf(const SupportRules& rules, double highest) {
+  if (rules.structure == Structure::tree) return highest;  // a branch may reach anywhere below
   return 2 * rules.lineWidth + roughness + rules.footSpread + highest * leastSteadiness / 2 + (rules.outline == Outline::squared ? rules.columnSize : 0);
 }
 

@@ -38,6 +38,7 @@ Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>&
   result.sections = together(plan, parts, [](const PartObstacles& part) -> const Layers& { return part.sections; }, progress);
   const Layers hanging = together(plan, parts, [](const PartObstacles& part) -> const Layers& { return part.hanging; }, progress);
   result.ledges.resize(plan.count());
+  result.standing.resize(plan.count());
   result.walls.resize(plan.count());
   for (const PartObstacles& part : parts) result.gapsBeside.push_back(part.gapBeside);
   result.besides.resize(plan.count());
@@ -47,13 +48,13 @@ Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>&
     result.ledges[i] = i + 1 < plan.count() ? withoutSpecks(subtract(section, result.sections[i + 1]), smallest) : section;
   });
   parallelFor(plan.count(), progress, [&](std::size_t i) {
-    const Polygons& section = result.sections[i];
+    const bool isTop = i + 1 == plan.count();
+    const double step = isTop ? 0 : plan.spans[i + 1].middle() - plan.spans[i].middle();
+    result.standing[i] = isTop ? result.ledges[i] : standingRoom(result.ledges[i], result.sections[i], result.sections[i + 1], step * slope);
+  });
+  parallelFor(plan.count(), progress, [&](std::size_t i) {
     Polygons exempt = hanging[i];
-    if (i > 0) {
-      const double step = plan.spans[i].middle() - plan.spans[i - 1].middle();
-      const Polygons room = standingRoom(result.ledges[i - 1], result.sections[i - 1], section, step * slope);
-      exempt.insert(exempt.end(), room.begin(), room.end());
-    }
+    if (i > 0) exempt.insert(exempt.end(), result.standing[i - 1].begin(), result.standing[i - 1].end());
     const Polygons freed = exempt.empty() ? Polygons{} : grow(unite(exempt), 0.01);
     Polygons beside;
     for (const PartObstacles& part : parts) {

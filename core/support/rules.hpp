@@ -7,6 +7,7 @@ namespace trellis {
 enum class Source { overhangs, floating, decisions };  // always with the decisions
 enum class Footing { plate, any };
 enum class Outline { close, squared };
+enum class Structure { normal, tree };
 
 struct SupportRules {
   bool on = true;
@@ -24,8 +25,15 @@ struct SupportRules {
   int gradedLayers = 0;     // 0–20, of in-between density under the interface
   int footLayers = 0;       // 0–20, on the plate
   double footSpread = 0;    // mm, of the lowest layer; less from layer to layer
+  Structure structure = Structure::normal;
   Outline outline = Outline::close;
   double columnSize = 4;    // mm, of squared outlines
+  double tipSpacing = 2;    // mm of daylight between tips at most
+  double tipWidth = 2;    // mm
+  double branchLean = 40;   // degrees from vertical, at most
+  double trunkWidth = 0;    // mm where a trunk stands; 0 follows from its height and load
+  double footWidth = 0;     // mm on the plate; 0 is twice the trunk
+  double footHeight = 2;    // mm
   double lineWidth = 0.45;  // mm
   double thinnest = 0.05;   // mm, of any support layer
   double thickest = 0.32;   // mm, 0.8 × nozzle width

@@ -12,13 +12,13 @@ namespace trellis {
 // steep walls lean out over the layer below by more than half their width; carried skins lie right over support.
 enum class Feature : std::uint8_t {
   wallOuter, wallInner, wallSteep, skin, skinCarried, infill, bridge,
-  supportBody, graded, interfaceUpper, interfaceLower, hold, foot, bed, skirt, brim, prime
+  supportBody, branch, graded, interfaceUpper, interfaceLower, hold, foot, bed, skirt, brim, prime
 };
 
 // Names as in G-code comments, reports and setting keys ("speed.<name>", "fan.<name>").
-inline constexpr std::array<std::string_view, 17> featureNames = {
+inline constexpr std::array<std::string_view, 18> featureNames = {
     "part.wall.outer", "part.wall.inner", "part.wall.steep", "part.skin", "part.skin.carried", "part.infill", "part.bridge",
-    "support.body", "support.graded", "support.interface.upper", "support.interface.lower", "support.hold", "support.foot", "support.bed",
+    "support.body", "support.branch", "support.graded", "support.interface.upper", "support.interface.lower", "support.hold", "support.foot", "support.bed",
     "skirt", "brim", "prime"};
 inline constexpr std::size_t featureCount = featureNames.size();
 

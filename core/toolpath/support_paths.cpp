@@ -23,6 +23,7 @@ struct Fill {
 Fill fillOf(RegionKind kind, const SupportPathRules& rules) {
   switch (kind) {
     case RegionKind::graded: return {Feature::graded, rules.bodyWalls, interfaceAngle, rules.gradedSpacing, Pattern::lines};
+    case RegionKind::branch: return {Feature::branch, rules.branchWalls, bodyAngle, rules.innerSpacing, rules.innerSpacing > 0 ? Pattern::lines : Pattern::none};
     case RegionKind::foot: return {Feature::foot, std::max(1, rules.bodyWalls), bodyAngle, rules.bodySpacing / 2, Pattern::lines};
     case RegionKind::interfaceLower: return {Feature::interfaceLower, 1, interfaceAngle, rules.lowerSpacing, rules.lower};
     case RegionKind::interfaceUpper: return {Feature::interfaceUpper, 1, interfaceAngle, rules.interfaceSpacing, rules.upper};
@@ -107,6 +108,7 @@ Stages regionPaths(const PieceRegion& region, double top, const SupportPathRules
   Walls walls = wallsAround(region, fill, w);
   Stages stages = std::move(walls.loops);
   stages.push_back(std::move(walls.thin));
+  if (fill.pattern == Pattern::none) return stages;
   // Without walls the lines' round ends touch the outline; with them they bond into the innermost wall.
   const Polygons room = grow(walls.inside, -w * (fill.walls > 0 ? 0.35 : 0.5));
   std::vector<Path>& paths = stages.emplace_back();

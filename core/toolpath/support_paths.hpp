@@ -7,7 +7,7 @@
 
 namespace trellis {
 
-enum class Pattern { lines, crossed, zigzag, concentric };
+enum class Pattern { lines, crossed, zigzag, concentric, none };  // none: walls alone
 
 struct SupportPathRules {
   double lineWidth = 0.45;         // mm
@@ -18,6 +18,8 @@ struct SupportPathRules {
   double gradedSpacing = 0.24;     // of graded layers
   Pattern body = Pattern::lines, upper = Pattern::lines, lower = Pattern::lines;
   double layerHeight = 0.2;        // mm; crossed lines turn from one layer to the next
+  int branchWalls = 1;             // lines around a branch
+  double innerSpacing = 0;         // mm of daylight between lines inside it; 0 for none
 };
 
 // The daylight between lines of width w that fill a share of 0–1 of the area, and the share for a daylight:

@@ -1,0 +1,244 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/support/grove.hpp"
+
+#include "core/support/let_down.hpp"
+
+#include <algorithm>
+#include <cmath>
+#include <map>
+
+namespace trellis {
+
+namespace {
+
+constexpr double rise = WaysDown::rise;
+constexpr double turn = 0.24;       // of tangent per level: thirteen degrees near vertical
+constexpr double touch = 0.3;       // mm at which two branches become one
+constexpr double farthest = 24;     // mm between branches that still seek each other
+constexpr double patience = 3;      // levels it takes to turn towards another and back
+constexpr double thickening = 0.12; // mm of radius per mm of height, going down
+constexpr double thinning = 0.07;   // and where it gets tight again
+constexpr double loadExponent = 0.4;
+
+struct Agent {
+  std::uint32_t node;
+  Vec2 at, drift = Vec2::Zero();  // drift is mm sideways per level
+  double load = 1;
+  bool isOut = false;
+};
+
+class Grower {
+ public:
+  Grower(const std::vector<Tip>& tips, const WaysDown& ways, const SupportRules& rules) : tips_(tips), ways_(ways), rules_(rules) {}
+
+  Grove grow(const Progress& progress) {
+    std::map<int, std::vector<Agent>> starts;
+    for (const Tip& tip : tips_) plant(tip, starts);
+    for (int level = starts.empty() ? 0 : starts.rbegin()->first; level > 0; --level) {
+      progress.check();
+      if (const auto fresh = starts.find(level); fresh != starts.end()) agents_.insert(agents_.end(), fresh->second.begin(), fresh->second.end());
+      descend(level);
+    }
+    sortDownward();
+    thicken();
+    return std::move(grove_);
+  }
+
+ private:
+  std::uint32_t add(const Vec2& at, double z, double radius, double room) {
+    grove_.nodes.push_back({{at.x(), at.y(), z}, radius, false, room, BranchNode::none});
+    return static_cast<std::uint32_t>(grove_.nodes.size() - 1);
+  }
+  std::uint32_t addBelow(std::uint32_t above, const Vec2& at, double z, double radius, double room) {
+    return grove_.nodes[above].below = add(at, z, radius, room);
+  }
+
+  // From its top straight down past what it carries, narrowing to a neck, then to the first place that leads down.
+  void plant(const Tip& tip, std::map<int, std::vector<Agent>>& starts) {
+    const std::uint32_t top = add(tip.at, tip.top + slopeSlack, tip.radius, 0);
+    grove_.tops.push_back(top);
+    const std::uint32_t low = addBelow(top, tip.at, tip.low, tip.radius, 0);
+    grove_.nodes[top].isTip = grove_.nodes[low].isTip = true;
+    const double narrowing = std::tan(toRadians(rules_.branchLean)), neck = tip.low - std::max(0.0, tip.radius - neckRadius(rules_)) / narrowing;
+    if (neck < rules_.floor + rise) {
+      const std::uint32_t end = addBelow(low, tip.at, rules_.floor, std::max(neckRadius(rules_), tip.radius - (tip.low - rules_.floor) * narrowing), 0);
+      grove_.nodes[end].isTip = true;
+      return;
+    }
+    const std::uint32_t from = addBelow(low, tip.at, neck, neckRadius(rules_), 0);
+    const int first = static_cast<int>(std::floor((neck - rules_.floor) / rise - 0.3));
+    for (int level = std::min(first, ways_.levels() - 1); level > 0 && level > first - 4; --level) {
+      const double drop = neck - ways_.heightOf(level);
+      const auto start = ways_.nearestWay(level, tip.at, std::max(0.0, drop - 0.3) * ways_.reach() / rise);
+      if (!start) continue;
+      const std::uint32_t node = addBelow(from, *start, ways_.heightOf(level), neckRadius(rules_), ways_.room(level, *start));
+      return starts[level].push_back({node, *start, (*start - tip.at) / std::max(1.0, drop)});
+    }
+    addBelow(from, tip.at, rules_.floor, neckRadius(rules_), 0);
+  }
+
+  void descend(int level) {
+    findPartners(level);
+    std::vector<Vec2> next(agents_.size());
+    for (std::size_t i = 0; i < agents_.size(); ++i) {
+      Agent& agent = agents_[i];
+      if (ways_.isOverLedge(level, agent.at)) {
+        addBelow(agent.node, agent.at, rules_.floor, grove_.nodes[agent.node].radius, 0);
+        agent.isOut = true;
+        continue;
+      }
+      const Vec2 wish = wishOf(i, level) - agent.drift;
+      const Vec2 drift = agent.drift + (wish.norm() > turn ? Vec2(wish * (turn / wish.norm())) : wish);
+      const auto step = ways_.stepTowards(level, agent.at, agent.at + drift);
+      if (!step) {  // cannot be, but for places that lead down only by themselves
+        addBelow(agent.node, agent.at, rules_.floor, grove_.nodes[agent.node].radius, 0);
+        agent.isOut = true;
+        continue;
+      }
+      next[i] = *step;
+    }
+    move(level, next);
+    std::erase_if(agents_, [](const Agent& agent) { return agent.isOut; });
+  }
+
+  // Its nearest neighbour that it can meet, and leave so much height under that it is worth the detour.
+  void findPartners(int level) {
+    partners_.assign(agents_.size(), agents_.size());
+    std::vector<std::pair<double, std::size_t>> near;
+    for (std::size_t i = 0; i < agents_.size(); ++i) {
+      near.clear();
+      for (std::size_t j = 0; j < agents_.size(); ++j)
+        if (const double away = (agents_[i].at - agents_[j].at).norm(); j != i && away < farthest && dropFor(away) < level / 2.0) near.emplace_back(away, j);
+      std::sort(near.begin(), near.end());
+      constexpr std::size_t asked = 4;
+      for (std::size_t k = 0; k < near.size() && k < asked; ++k)
+        if (canMeet(agents_[i], agents_[near[k].second], level)) {
+          partners_[i] = near[k].second;
+          break;
+        }
+    }
+  }
+
+  // Levels until two so far apart are one.
+  double dropFor(double away) const { return away / (1.7 * ways_.reach()) + patience; }
+
+  static Vec2 meeting(const Agent& a, const Agent& b) { return (a.at * a.load + b.at * b.load) / (a.load + b.load); }
+
+  bool canMeet(const Agent& a, const Agent& b, int level) const {
+    const Vec2 goal = meeting(a, b);
+    for (const Agent* agent : {&a, &b}) {
+      const Vec2 way = goal - agent->at;
+      const int steps = static_cast<int>(std::ceil(way.norm() / (0.7 * ways_.reach())));
+      for (int k = 1; k <= steps; ++k)
+        if (level - k < 1 || !ways_.leads(level - k, agent->at + way * k / steps)) return false;
+    }
+    return true;
+  }
+
+  // mm sideways it would like to go in the next level.
+  Vec2 wishOf(std::size_t i, int level) const {
+    const Agent& agent = agents_[i];
+    if (partners_[i] < agents_.size()) {
+      const Vec2 way = meeting(agent, agents_[partners_[i]]) - agent.at;
+      const double far = way.norm();
+      const double speed = std::min({ways_.reach(), std::sqrt(1.6 * turn * far + turn * turn), far});
+      return far > 1e-9 ? Vec2(way * (speed / far)) : Vec2(0, 0);
+    }
+    const auto down = ways_.descend(level, agent.at);
+    return down ? Vec2(*down - agent.at) : Vec2(0, 0);
+  }
+
+  // All take their step; those that have met go on as one.
+  void move(int level, const std::vector<Vec2>& next) {
+    std::vector<std::size_t> into(agents_.size());
+    std::vector<Vec2> sum(agents_.size());
+    std::vector<double> load(agents_.size());
+    for (std::size_t i = 0; i < agents_.size(); ++i) {
+      into[i] = i;
+      for (std::size_t j = 0; j < i && !agents_[i].isOut && into[i] == i; ++j)
+        if (!agents_[j].isOut && into[j] == j && (next[i] - next[j]).norm() < touch && ways_.leads(level - 1, (next[i] + next[j]) / 2)) into[i] = j;
+      sum[into[i]] = i == into[i] ? Vec2(next[i] * agents_[i].load) : Vec2(sum[into[i]] + next[i] * agents_[i].load);
+      load[into[i]] += agents_[i].load;
+    }
+    std::vector<std::uint32_t> node(agents_.size());
+    for (std::size_t i = 0; i < agents_.size(); ++i) {
+      Agent& agent = agents_[i];
+      if (agent.isOut) continue;
+      if (into[i] == i) {
+        Vec2 at = sum[i] / load[i];
+        if (!ways_.leads(level - 1, at)) at = next[i];
+        node[i] = add(at, ways_.heightOf(level - 1), neckRadius(rules_), ways_.room(level - 1, at));
+        grove_.nodes[agent.node].below = node[i];
+        agent.drift = at - agent.at;
+        agent.at = at;
+        agent.node = node[i];
+      } else {
+        Agent& other = agents_[into[i]];
+        grove_.nodes[agent.node].below = node[into[i]];
+        const Vec2 drift = other.at - agent.at;
+        other.drift = (other.drift * other.load + drift * agent.load) / (other.load + agent.load);
+        other.load += agent.load;
+        agent.isOut = true;
+      }
+    }
+  }
+
+  void sortDownward() {
+    std::vector<std::uint32_t> order(grove_.nodes.size()), place(order.size());
+    for (std::uint32_t k = 0; k < order.size(); ++k) order[k] = k;
+    std::stable_sort(order.begin(), order.end(), [&](std::uint32_t a, std::uint32_t b) { return grove_.nodes[a].at.z() > grove_.nodes[b].at.z(); });
+    std::vector<BranchNode> nodes;
+    for (std::uint32_t k = 0; k < order.size(); ++k) {
+      place[order[k]] = k;
+      nodes.push_back(grove_.nodes[order[k]]);
+    }
+    for (BranchNode& node : nodes)
+      if (node.below != BranchNode::none) node.below = place[node.below];
+    for (std::uint32_t& top : grove_.tops) top = place[top];
+    grove_.nodes = std::move(nodes);
+  }
+
+  // From the tips down by load and height, as far as there is room, and never suddenly; then up again, where it gets tight.
+  void thicken() {
+    std::vector<BranchNode>& nodes = grove_.nodes;
+    std::vector<double> load(nodes.size(), 0), highest(nodes.size(), 0), gradual(nodes.size(), neckRadius(rules_));
+    for (const std::uint32_t top : grove_.tops) load[top] += 1;
+    for (std::size_t k = 0; k < nodes.size(); ++k) {
+      BranchNode& node = nodes[k];
+      highest[k] = std::max(highest[k], node.at.z());
+      if (!node.isTip) node.radius = std::min(gradual[k], branchRadius(highest[k] - rules_.floor, node.at.z() - rules_.floor, load[k], rules_));
+      if (node.room > 0) node.radius = std::max(neckRadius(rules_), std::min(node.radius, node.room));
+      if (node.below == BranchNode::none) continue;
+      const double grown = nodes[node.below].room > 0 ? thickening * (node.at.z() - nodes[node.below].at.z()) : 0;
+      load[node.below] += load[k];
+      highest[node.below] = std::max(highest[node.below], highest[k]);
+      gradual[node.below] = std::max(gradual[node.below], (node.isTip ? neckRadius(rules_) : node.radius) + grown);
+    }
+    for (std::size_t k = nodes.size(); k-- > 0;)
+      if (nodes[k].below != BranchNode::none && !nodes[k].isTip)
+        nodes[k].radius = std::min(nodes[k].radius, nodes[nodes[k].below].radius + thinning * (nodes[k].at.z() - nodes[nodes[k].below].at.z()));
+  }
+
+  static constexpr double slopeSlack = 0.3;  // mm a tip reaches over its highest known place: places are a lattice apart
+
+  const std::vector<Tip>& tips_;
+  const WaysDown& ways_;
+  const SupportRules& rules_;
+  Grove grove_;
+  std::vector<Agent> agents_;
+  std::vector<std::size_t> partners_;
+};
+
+}  // namespace
+
+double branchRadius(double top, double height, double load, const SupportRules& rules) {
+  const double tip = neckRadius(rules);
+  if (rules.trunkWidth > 0) return std::max(tip, tip + (rules.trunkWidth / 2 - tip) * (top - height) / top);
+  return std::max(tip * std::pow(load, loadExponent), (top - height) * leastSteadiness / 2);
+}
+
+Grove growGrove(const std::vector<Tip>& tips, const WaysDown& ways, const SupportRules& rules, const Progress& progress) {
+  return Grower(tips, ways, rules).grow(progress);
+}
+
+}  // namespace trellis

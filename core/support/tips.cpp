@@ -1,0 +1,146 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/support/tips.hpp"
+
+#include "core/slice/lattice.hpp"
+
+#include <algorithm>
+#include <cmath>
+#include <unordered_map>
+
+namespace trellis {
+
+namespace {
+
+constexpr double pitch = 0.3;     // mm between places of the lattice
+constexpr double smallest = 0.02; // mm²; less demand than this prints nothing
+
+struct Place {
+  Vec2 at;
+  double top;  // mm, of the support right under it
+  bool border = false, served = false;
+};
+
+class Placer {
+ public:
+  Placer(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules)
+      : site_(site), obstacles_(obstacles), rules_(rules), radius_(rules.tipWidth / 2) {}
+
+  std::vector<Tip> place(const Progress& progress) {
+    Clearance clearance(site_, obstacles_, rules_);
+    for (std::size_t k = 0; k < site_.layers.size(); ++k) {
+      progress.check();
+      const double top = obstacles_.plan.spans[site_.lowest + k].bottom - rules_.gapAbove;
+      if (top - rules_.floor < rules_.thinnest - 1e-7) continue;
+      addPlaces(withoutSpecks(clearance.clearOfPart(site_.layers[k], top - rules_.thinnest, top), smallest), top);
+    }
+    for (Place& place : places_) place.border = isBorder(place);
+    serve(true, radius_ + rules_.lineWidth - pitch / 2);
+    serve(false, radius_ + rules_.tipSpacing / 2);
+    return std::move(tips_);
+  }
+
+ private:
+  // Lattice places in a region; an outline that holds none has one of its own.
+  void addPlaces(const Polygons& region, double top) {
+    const auto before = static_cast<std::ptrdiff_t>(places_.size());
+    forEachInside(region, pitch, [&](long x, long y) { add(Vec2(static_cast<double>(x), static_cast<double>(y)) * pitch, top); });
+    const auto after = static_cast<std::ptrdiff_t>(places_.size());
+    for (const Polygon& outline : region) {
+      if (!ClipperLib::Orientation(outline)) continue;
+      const Box2 box = boundsOf({outline});
+      const bool holdsOne = std::any_of(places_.begin() + before, places_.begin() + after, [&](const Place& place) {
+        return box.contains(place.at) && ClipperLib::PointInPolygon(toPoint(place.at), outline) != 0;
+      });
+      if (!holdsOne) add(insideOf(outline), top);
+    }
+  }
+
+  // Its middle, or where it bends around that a corner.
+  static Vec2 insideOf(const Polygon& outline) {
+    Vec2 sum = Vec2::Zero();
+    for (const Point& corner : outline) sum += toMm(corner);
+    const Vec2 middle = sum / static_cast<double>(outline.size());
+    return ClipperLib::PointInPolygon(toPoint(middle), outline) != 0 ? middle : toMm(outline.front());
+  }
+
+  void add(const Vec2& at, double top) {
+    cells_[cellOf(at)].push_back(places_.size());
+    places_.push_back({at, top});
+  }
+
+  static constexpr double cell = 1;  // mm
+  static long cellOf(const Vec2& at) { return key(static_cast<long>(std::floor(at.x() / cell)), static_cast<long>(std::floor(at.y() / cell))); }
+  static long key(long x, long y) { return x * 1000003 + y; }
+
+  // Places of the same surface within reach in plan: not those of another storey over or under it.
+  template <typename Visit>
+  void forNear(const Vec2& at, double top, double reach, const Visit& visit) const {
+    const auto low = [&](double v) { return static_cast<long>(std::floor((v - reach) / cell)); };
+    const auto high = [&](double v) { return static_cast<long>(std::floor((v + reach) / cell)); };
+    for (long x = low(at.x()); x <= high(at.x()); ++x)
+      for (long y = low(at.y()); y <= high(at.y()); ++y)
+        if (const auto found = cells_.find(key(x, y)); found != cells_.end())
+          for (const std::size_t k : found->second)
+            if (const double away = (places_[k].at - at).norm(); away <= reach && std::abs(places_[k].top - top) <= 1.2 * away + 0.5) visit(k);
+  }
+
+  // Whether a neighbour on the lattice is missing.
+  bool isBorder(const Place& place) const {
+    for (const Vec2& step : {Vec2(pitch, 0), Vec2(-pitch, 0), Vec2(0, pitch), Vec2(0, -pitch)}) {
+      bool found = false;
+      forNear(place.at + step, place.top, 0.4 * pitch, [&](std::size_t) { found = true; });
+      if (!found) return true;
+    }
+    return false;
+  }
+
+  void serve(bool border, double reach) {
+    for (std::size_t k = 0; k < places_.size(); ++k) {
+      if (places_[k].served || (border && !places_[k].border)) continue;
+      std::size_t best = k;
+      int most = -1;
+      forNear(places_[k].at, places_[k].top, reach, [&](std::size_t candidate) {
+        int gained = 0;
+        forNear(places_[candidate].at, places_[candidate].top, reach,
+                [&](std::size_t other) { gained += !places_[other].served && (!border || places_[other].border); });
+        if (gained > most) {
+          most = gained;
+          best = candidate;
+        }
+      });
+      put(best);
+    }
+  }
+
+  // Marks what a tip serves by either measure.
+  void put(std::size_t centre) {
+    const Place& place = places_[centre];
+    Tip tip{place.at, radius_, place.top, place.top};
+    forNear(tip.at, place.top, radius_, [&](std::size_t k) {
+      tip.top = std::max(tip.top, places_[k].top);
+      tip.low = std::min(tip.low, places_[k].top);
+    });
+    forNear(tip.at, place.top, radius_ + rules_.tipSpacing / 2, [&](std::size_t k) {
+      const double reach = places_[k].border ? radius_ + rules_.lineWidth - pitch / 2 : radius_ + rules_.tipSpacing / 2;
+      places_[k].served = places_[k].served || (places_[k].at - tip.at).norm() <= reach;
+    });
+    places_[centre].served = true;
+    tips_.push_back(tip);
+  }
+
+  const DemandSite& site_;
+  const Obstacles& obstacles_;
+  const SupportRules& rules_;
+  const double radius_;
+  std::vector<Place> places_;
+  std::unordered_map<long, std::vector<std::size_t>> cells_;
+  std::vector<Tip> tips_;
+};
+
+}  // namespace
+
+std::vector<Tip> placeTips(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules, const Progress& progress) {
+  return Placer(site, obstacles, rules).place(progress);
+}
+
+}  // namespace trellis

@@ -1,0 +1,23 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Where the branches of a tree support touch: small discs spread under the demand.
+#pragma once
+
+#include "core/support/clearance.hpp"
+
+namespace trellis {
+
+// A disc that carries whatever of its site's demand lies right over it; on a slope it rises in steps.
+struct Tip {
+  Vec2 at = Vec2::Zero();
+  double radius = 0;        // mm
+  double top = 0, low = 0;  // mm, of the highest and the lowest support right under demand
+};
+
+// No place of demand that can be carried is farther from a rim than half the tip spacing, and no place near the border of
+// the demand farther than a line width; floating starts, which are lowest, have their tips first. Places are looked at on a
+// lattice over the plate. A greedy cover: each tip is put where it serves most of what is still bare (D. S. Johnson,
+// "Approximation algorithms for combinatorial problems", 1974). Weak where demand is narrower than the lattice: there a
+// single place stands for each of its outlines.
+std::vector<Tip> placeTips(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules, const Progress& progress);
+
+}  // namespace trellis

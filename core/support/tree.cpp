@@ -1,0 +1,135 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/support/tree.hpp"
+
+#include "core/support/standing.hpp"
+
+#include <algorithm>
+#include <cmath>
+
+namespace trellis {
+
+namespace {
+
+constexpr double eps = 1e-7;  // mm
+constexpr double radiusStep = 0.05, placeStep = 0.02;  // mm: a trunk that goes straight down has the same outline for a while
+constexpr double leanSlack = 1;  // degrees a layer may lean more than its branch: outlines are rounded
+
+double rounded(double v, double step) { return std::round(v / step) * step; }
+
+Polygon disc(const Vec2& at, double radius) {
+  const int corners = std::clamp(4 * static_cast<int>(std::lround(3 + radius * 2)), 20, 48);
+  Polygon outline;
+  for (int k = 0; k < corners; ++k) outline.push_back(toPoint(at.x() + radius * std::cos(2 * pi * k / corners), at.y() + radius * std::sin(2 * pi * k / corners)));
+  return outline;
+}
+
+class Branches {
+ public:
+  Branches(const DemandSite& site, const Tree& tree, const Ground& ground) : site_(site), tree_(tree), ground_(ground), rules_(ground.rules) {}
+
+  Descent run(const Progress& progress) {
+    Descent descent = begin(site_, ground_);
+    for (std::size_t q = 0; q + 1 < tree_.heights.size(); ++q) {
+      progress.check();
+      Step step{tree_.heights[q + 1], tree_.heights[q]};
+      const auto [sure, asked] = outlinesAt(step.top);
+      Polygons reach = asked.empty() ? Polygons{} : unite(asked);
+      if (sure.empty() && reach.empty()) continue;
+      if (!reach.empty()) {
+        descent.tooSteep += land(step, reach, ground_);
+        const double before = area(reach);
+        reach = withoutCrumbs(ground_.clearance.clearOfPart(reach, step.bottom, step.top), speckOf(rules_));
+        step.lost = step.lost || before - area(reach) > speckOf(rules_) / 10;
+      }
+      step.reach = sure.size() + reach.size() > 1 ? unite(sure, reach) : sure.empty() ? std::move(reach) : sure;
+      step.rim = beyondTips(step);
+      descent.steps.push_back(std::move(step));
+    }
+    const double slope = std::tan(toRadians(rules_.branchLean + leanSlack));
+    descent.withoutFooting = standOnSomething(descent.steps, site_, ground_, [&](const Step& step) { return (step.top - step.bottom) * slope; });
+    findSlender(descent);
+    return descent;
+  }
+
+ private:
+  // Discs at a height: those that are known to be clear of everything, and those to be asked about.
+  std::pair<Polygons, Polygons> outlinesAt(double z) {
+    std::pair<Polygons, Polygons> found;
+    for (const BranchNode& node : tree_.nodes) {
+      if (node.at.z() < z - eps) break;  // they come highest first
+      if (node.below == BranchNode::none) continue;
+      const BranchNode& below = tree_.nodes[node.below];
+      if (below.at.z() >= z - eps) continue;
+      const double share = (node.at.z() - z) / (node.at.z() - below.at.z());
+      const Vec2 at = node.at.head<2>() + share * (below.at - node.at).head<2>();
+      double radius = node.radius + share * (below.radius - node.radius);
+      if (below.below == BranchNode::none) radius = withFoot(radius, below, z);
+      radius = std::max(neckRadius(rules_), std::floor(radius / radiusStep + 1e-6) * radiusStep);
+      const bool sure = std::min(node.room, below.room) >= radius;
+      (sure ? found.first : found.second).push_back(disc({rounded(at.x(), placeStep), rounded(at.y(), placeStep)}, radius));
+    }
+    if (found.first.size() > 1) found.first = unite(found.first);
+    return found;
+  }
+
+  // Feet spread evenly over their height.
+  double withFoot(double radius, const BranchNode& end, double z) const {
+    const double height = z - rules_.floor;
+    if (height >= rules_.footHeight || end.at.z() > rules_.floor + eps) return radius;
+    const double foot = rules_.footWidth > 0 ? rules_.footWidth / 2 : 2 * end.radius;
+    return std::max(radius, radius + (foot - radius) * (1 - height / rules_.footHeight));
+  }
+
+  // Of a step, what has no tip in it: an interface lies on tips only.
+  Polygons beyondTips(const Step& step) const {
+    const double depth = rules_.thickest * std::max(1, rules_.interfaceLayers);
+    Polygons tips;
+    for (const Tip& tip : tree_.tips)
+      if (step.top < tip.top + 2 * tip.radius && step.top > tip.low - depth) tips.push_back(disc(tip.at, tip.radius + 0.05));
+    return tips.empty() ? step.reach : subtract(step.reach, unite(tips));
+  }
+
+  // The worst place at which a branch is thinner than steadiness asks for.
+  void findSlender(Descent& descent) const {
+    std::vector<double> highest(tree_.nodes.size(), 0);
+    for (std::size_t k = 0; k < tree_.nodes.size(); ++k) {
+      const BranchNode& node = tree_.nodes[k];
+      highest[k] = std::max(highest[k], node.at.z());
+      if (node.below != BranchNode::none) highest[node.below] = std::max(highest[node.below], highest[k]);
+      const double height = highest[k] - node.at.z();
+      if (2 * node.radius > 0.9 * height * leastSteadiness || height <= descent.slenderHeight) continue;
+      descent.slenderHeight = height;
+      descent.slenderWidth = 2 * node.radius;
+    }
+  }
+
+  const DemandSite& site_;
+  const Tree& tree_;
+  const Ground& ground_;
+  const SupportRules& rules_;
+};
+
+}  // namespace
+
+Tree shareOf(const Grove& grove, const std::vector<Tip>& tips, std::size_t first, std::size_t count, const std::vector<double>& heights) {
+  Tree tree{{tips.begin() + static_cast<std::ptrdiff_t>(first), tips.begin() + static_cast<std::ptrdiff_t>(first + count)}, {}, heights};
+  std::vector<std::uint32_t> place(grove.nodes.size(), BranchNode::none);
+  for (std::size_t k = 0; k < count; ++k)
+    for (std::uint32_t node = grove.tops[first + k]; node != BranchNode::none && place[node] == BranchNode::none; node = grove.nodes[node].below) place[node] = 0;
+  for (std::size_t k = 0; k < place.size(); ++k) {
+    if (place[k] == BranchNode::none) continue;
+    place[k] = static_cast<std::uint32_t>(tree.nodes.size());
+    tree.nodes.push_back(grove.nodes[k]);
+  }
+  for (BranchNode& node : tree.nodes)
+    if (node.below != BranchNode::none) node.below = place[node.below];
+  return tree;
+}
+
+Descent letBranchesDown(const DemandSite& site, const Tree& tree, const Obstacles& obstacles, const std::vector<Polygons>& barred,
+                        const SupportRules& rules, Clearance& clearance, const Progress& progress) {
+  const Ground ground{obstacles, barred, rules, clearance};
+  return Branches(site, tree, ground).run(progress);
+}
+
+}  // namespace trellis
