@@ -74,7 +74,7 @@ void addSupport(std::vector<SettingRow>& rows) {
                         "around the part, for small, curved and high ones."));
   rows.push_back(number("support.tree.tip_spacing", "Tip spacing", "mm", 0.5, 10, 2,
                         "The longest stretch between tips that has to bridge. About 2 mm is safe; wider touches less and sags more."));
-  rows.push_back(number("support.tree.tip_width", "Tip width", "mm", 0.8, 5, 2, "How wide a tip is where it touches. Wider carries more and leaves a larger scar."));
+  rows.push_back(number("support.tree.tip_width", "Tip width", "mm", 0.8, 5, 2.4, "How wide a tip is where it touches. Wider carries more and leaves a larger scar."));
   rows.push_back(number("support.tree.branch_lean", "Branch lean", "°", 15, 60, 40,
                         "The most a branch leans from vertical. More reaches farther around the part and merges sooner; less prints more surely."));
   rows.push_back(number("support.tree.trunk_width", "Trunk width", "mm", 0, 20, 0,

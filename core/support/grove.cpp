@@ -11,14 +11,15 @@ namespace trellis {
 
 namespace {
 
+constexpr double eps = 1e-7;  // mm
 constexpr double rise = WaysDown::rise;
 constexpr double turn = 0.24;       // of tangent per level: thirteen degrees near vertical
 constexpr double touch = 0.3;       // mm at which two branches become one
 constexpr double farthest = 24;     // mm between branches that still seek each other
-constexpr double patience = 3;      // levels it takes to turn towards another and back
+constexpr double worthwhile = 1.3;  // times the height it takes to meet another has to be left
 constexpr double thickening = 0.12; // mm of radius per mm of height, going down
 constexpr double thinning = 0.07;   // and where it gets tight again
-constexpr double loadExponent = 0.4;
+constexpr double loadExponent = 0.3;
 
 struct Agent {
   std::uint32_t node;
@@ -33,7 +34,7 @@ class Grower {
 
   Grove grow(const Progress& progress) {
     std::map<int, std::vector<Agent>> starts;
-    for (const Tip& tip : tips_) plant(tip, starts);
+    for (std::uint32_t tip = 0; tip < tips_.size(); ++tip) plant(tip, starts);
     for (int level = starts.empty() ? 0 : starts.rbegin()->first; level > 0; --level) {
       progress.check();
       if (const auto fresh = starts.find(level); fresh != starts.end()) agents_.insert(agents_.end(), fresh->second.begin(), fresh->second.end());
@@ -46,35 +47,33 @@ class Grower {
 
  private:
   std::uint32_t add(const Vec2& at, double z, double radius, double room) {
-    grove_.nodes.push_back({{at.x(), at.y(), z}, radius, false, room, BranchNode::none});
+    grove_.nodes.push_back({{at.x(), at.y(), z}, radius, BranchNode::none, 0, room, BranchNode::none});
     return static_cast<std::uint32_t>(grove_.nodes.size() - 1);
   }
   std::uint32_t addBelow(std::uint32_t above, const Vec2& at, double z, double radius, double room) {
     return grove_.nodes[above].below = add(at, z, radius, room);
   }
 
-  // From its top straight down past what it carries, narrowing to a neck, then to the first place that leads down.
-  void plant(const Tip& tip, std::map<int, std::vector<Agent>>& starts) {
-    const std::uint32_t top = add(tip.at, tip.top + slopeSlack, tip.radius, 0);
+  // From its top straight down to its neck, then to the first place that leads down.
+  void plant(std::uint32_t number, std::map<int, std::vector<Agent>>& starts) {
+    const Tip& tip = tips_[number];
+    const Vec2 at = tip.neck.head<2>();
+    const double widening = std::tan(toRadians(rules_.branchLean)), highest = tip.top + slopeSlack;
+    const double neck = std::max(tip.neck.z(), rules_.floor);
+    const std::uint32_t top = add(at, highest, neckRadius(rules_) + (highest - tip.neck.z()) * widening, 0);
     grove_.tops.push_back(top);
-    const std::uint32_t low = addBelow(top, tip.at, tip.low, tip.radius, 0);
-    grove_.nodes[top].isTip = grove_.nodes[low].isTip = true;
-    const double narrowing = std::tan(toRadians(rules_.branchLean)), neck = tip.low - std::max(0.0, tip.radius - neckRadius(rules_)) / narrowing;
-    if (neck < rules_.floor + rise) {
-      const std::uint32_t end = addBelow(low, tip.at, rules_.floor, std::max(neckRadius(rules_), tip.radius - (tip.low - rules_.floor) * narrowing), 0);
-      grove_.nodes[end].isTip = true;
-      return;
-    }
-    const std::uint32_t from = addBelow(low, tip.at, neck, neckRadius(rules_), 0);
+    grove_.nodes[top].tip = number;
+    const std::uint32_t from = addBelow(top, at, neck, neckRadius(rules_) + (neck - tip.neck.z()) * widening, 0);
+    if (neck < rules_.floor + eps) return void(grove_.nodes[from].tip = number);
     const int first = static_cast<int>(std::floor((neck - rules_.floor) / rise - 0.3));
     for (int level = std::min(first, ways_.levels() - 1); level > 0 && level > first - 4; --level) {
       const double drop = neck - ways_.heightOf(level);
-      const auto start = ways_.nearestWay(level, tip.at, std::max(0.0, drop - 0.3) * ways_.reach() / rise);
+      const auto start = ways_.nearestWay(level, at, std::max(0.0, drop - 0.3) * ways_.reach() / rise);
       if (!start) continue;
       const std::uint32_t node = addBelow(from, *start, ways_.heightOf(level), neckRadius(rules_), ways_.room(level, *start));
-      return starts[level].push_back({node, *start, (*start - tip.at) / std::max(1.0, drop)});
+      return starts[level].push_back({node, *start, (*start - at) / std::max(1.0, drop)});
     }
-    addBelow(from, tip.at, rules_.floor, neckRadius(rules_), 0);
+    addBelow(from, at, rules_.floor, neckRadius(rules_), 0);
   }
 
   void descend(int level) {
@@ -108,7 +107,7 @@ class Grower {
     for (std::size_t i = 0; i < agents_.size(); ++i) {
       near.clear();
       for (std::size_t j = 0; j < agents_.size(); ++j)
-        if (const double away = (agents_[i].at - agents_[j].at).norm(); j != i && away < farthest && dropFor(away) < level / 2.0) near.emplace_back(away, j);
+        if (const double away = (agents_[i].at - agents_[j].at).norm(); j != i && away < farthest && worthwhile * dropFor(away) < level) near.emplace_back(away, j);
       std::sort(near.begin(), near.end());
       constexpr std::size_t asked = 4;
       for (std::size_t k = 0; k < near.size() && k < asked; ++k)
@@ -119,8 +118,11 @@ class Grower {
     }
   }
 
-  // Levels until two so far apart are one.
-  double dropFor(double away) const { return away / (1.7 * ways_.reach()) + patience; }
+  // Levels until two so far apart are one: each goes half the way, gathers speed and loses it again.
+  double dropFor(double away) const {
+    const double half = away / 2, ramps = ways_.reach() * ways_.reach() / turn;
+    return half < ramps ? 2 * std::sqrt(half / turn) : half / ways_.reach() + ways_.reach() / turn;
+  }
 
   static Vec2 meeting(const Agent& a, const Agent& b) { return (a.at * a.load + b.at * b.load) / (a.load + b.load); }
 
@@ -201,21 +203,21 @@ class Grower {
   // From the tips down by load and height, as far as there is room, and never suddenly; then up again, where it gets tight.
   void thicken() {
     std::vector<BranchNode>& nodes = grove_.nodes;
-    std::vector<double> load(nodes.size(), 0), highest(nodes.size(), 0), gradual(nodes.size(), neckRadius(rules_));
+    std::vector<double> load(nodes.size(), 0), gradual(nodes.size(), neckRadius(rules_));
     for (const std::uint32_t top : grove_.tops) load[top] += 1;
     for (std::size_t k = 0; k < nodes.size(); ++k) {
       BranchNode& node = nodes[k];
-      highest[k] = std::max(highest[k], node.at.z());
-      if (!node.isTip) node.radius = std::min(gradual[k], branchRadius(highest[k] - rules_.floor, node.at.z() - rules_.floor, load[k], rules_));
+      node.top = std::max(node.top, node.at.z() - rules_.floor);
+      if (node.tip == BranchNode::none) node.radius = std::min(gradual[k], branchRadius(node.top, node.at.z() - rules_.floor, load[k], rules_));
       if (node.room > 0) node.radius = std::max(neckRadius(rules_), std::min(node.radius, node.room));
       if (node.below == BranchNode::none) continue;
       const double grown = nodes[node.below].room > 0 ? thickening * (node.at.z() - nodes[node.below].at.z()) : 0;
       load[node.below] += load[k];
-      highest[node.below] = std::max(highest[node.below], highest[k]);
-      gradual[node.below] = std::max(gradual[node.below], (node.isTip ? neckRadius(rules_) : node.radius) + grown);
+      nodes[node.below].top = std::max(nodes[node.below].top, node.top);
+      gradual[node.below] = std::max(gradual[node.below], (node.tip != BranchNode::none ? neckRadius(rules_) : node.radius) + grown);
     }
     for (std::size_t k = nodes.size(); k-- > 0;)
-      if (nodes[k].below != BranchNode::none && !nodes[k].isTip)
+      if (nodes[k].below != BranchNode::none && nodes[k].tip == BranchNode::none)
         nodes[k].radius = std::min(nodes[k].radius, nodes[nodes[k].below].radius + thinning * (nodes[k].at.z() - nodes[nodes[k].below].at.z()));
   }
 

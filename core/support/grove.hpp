@@ -12,7 +12,8 @@ struct BranchNode {
   static constexpr std::uint32_t none = static_cast<std::uint32_t>(-1);
   Vec3 at = Vec3::Zero();
   double radius = 0;           // mm
-  bool isTip = false;          // of a tip's own disc
+  std::uint32_t tip = none;    // the one it and the node below it belong to, if any
+  double top = 0;              // mm, of the highest tip it carries over the floor
   double room = 0;             // mm, no less is free around it; 0 where nobody looked
   std::uint32_t below = none;  // none where it ends: on the floor, or going straight down onto the part
 };
@@ -31,9 +32,6 @@ struct Grove {
 // "Branching Support Structures for 3D Printing" (2014) only in that they thicken downward; exponent and taper are our own.
 // Where no way leads down, a branch goes straight to whatever is below.
 Grove growGrove(const std::vector<Tip>& tips, const WaysDown& ways, const SupportRules& rules, const Progress& progress);
-
-// mm, of a branch at its thinnest: two lines side by side.
-inline double neckRadius(const SupportRules& rules) { return rules.lineWidth; }
 
 // mm a branch is to have at a height, for the highest of the tips it carries, both over the floor, and their number.
 double branchRadius(double top, double height, double load, const SupportRules& rules);

@@ -29,7 +29,7 @@ struct SupportRules {
   Outline outline = Outline::close;
   double columnSize = 4;    // mm, of squared outlines
   double tipSpacing = 2;    // mm of daylight between tips at most
-  double tipWidth = 2;    // mm
+  double tipWidth = 2.4;    // mm
   double branchLean = 40;   // degrees from vertical, at most
   double trunkWidth = 0;    // mm where a trunk stands; 0 follows from its height and load
   double footWidth = 0;     // mm on the plate; 0 is twice the trunk

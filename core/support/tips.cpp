@@ -115,17 +115,35 @@ class Placer {
   // Marks what a tip serves by either measure.
   void put(std::size_t centre) {
     const Place& place = places_[centre];
-    Tip tip{place.at, radius_, place.top, place.top};
-    forNear(tip.at, place.top, radius_, [&](std::size_t k) {
+    Tip tip{place.at, radius_, place.top, place.top, Vec3::Zero()};
+    std::vector<std::size_t> carried;
+    forNear(tip.at, place.top, radius_, [&](std::size_t k) { carried.push_back(k); });
+    for (const std::size_t k : carried) {
       tip.top = std::max(tip.top, places_[k].top);
       tip.low = std::min(tip.low, places_[k].top);
-    });
+    }
+    tip.neck = neckOf(tip, carried);
     forNear(tip.at, place.top, radius_ + rules_.tipSpacing / 2, [&](std::size_t k) {
       const double reach = places_[k].border ? radius_ + rules_.lineWidth - pitch / 2 : radius_ + rules_.tipSpacing / 2;
       places_[k].served = places_[k].served || (places_[k].at - tip.at).norm() <= reach;
     });
     places_[centre].served = true;
     tips_.push_back(tip);
+  }
+
+  // In the middle of the lowest places, and so low that everything is reached from there.
+  Vec3 neckOf(const Tip& tip, const std::vector<std::size_t>& carried) const {
+    Vec2 sum = Vec2::Zero();
+    double count = 0;
+    for (const std::size_t k : carried)
+      if (places_[k].top < tip.low + pitch) {
+        sum += places_[k].at;
+        ++count;
+      }
+    const Vec2 at = sum / count;
+    double z = tip.low;
+    for (const std::size_t k : carried) z = std::min(z, places_[k].top - ((places_[k].at - at).norm() + pitch / 2 - neckRadius(rules_)) / std::tan(toRadians(rules_.branchLean)));
+    return {at.x(), at.y(), z};
   }
 
   const DemandSite& site_;

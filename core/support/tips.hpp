@@ -6,11 +6,16 @@
 
 namespace trellis {
 
-// A disc that carries whatever of its site's demand lies right over it; on a slope it rises in steps.
+// mm, of a branch at its thinnest: two lines side by side.
+inline double neckRadius(const SupportRules& rules) { return rules.lineWidth; }
+
+// A disc that carries whatever of its site's demand lies right over it; on a slope it rises in steps. It widens upward from a
+// neck, which stands under its lowest demand, as much as a branch may lean.
 struct Tip {
   Vec2 at = Vec2::Zero();
   double radius = 0;        // mm
   double top = 0, low = 0;  // mm, of the highest and the lowest support right under demand
+  Vec3 neck = Vec3::Zero();
 };
 
 // No place of demand that can be carried is farther from a rim than half the tip spacing, and no place near the border of

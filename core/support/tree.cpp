@@ -66,7 +66,14 @@ class Branches {
       if (below.below == BranchNode::none) radius = withFoot(radius, below, z);
       radius = std::max(neckRadius(rules_), std::floor(radius / radiusStep + 1e-6) * radiusStep);
       const bool sure = std::min(node.room, below.room) >= radius;
-      (sure ? found.first : found.second).push_back(disc({rounded(at.x(), placeStep), rounded(at.y(), placeStep)}, radius));
+      Polygon outline = disc({rounded(at.x(), placeStep), rounded(at.y(), placeStep)}, radius);
+      if (node.tip != BranchNode::none) {
+        const Tip& tip = tree_.tips[node.tip];
+        const Polygons within = intersect({std::move(outline)}, {disc(tip.at, tip.radius), disc(at, neckRadius(rules_))});
+        found.second.insert(found.second.end(), within.begin(), within.end());
+      } else {
+        (sure ? found.first : found.second).push_back(std::move(outline));
+      }
     }
     if (found.first.size() > 1) found.first = unite(found.first);
     return found;
@@ -76,7 +83,7 @@ class Branches {
   double withFoot(double radius, const BranchNode& end, double z) const {
     const double height = z - rules_.floor;
     if (height >= rules_.footHeight || end.at.z() > rules_.floor + eps) return radius;
-    const double foot = rules_.footWidth > 0 ? rules_.footWidth / 2 : 2 * end.radius;
+    const double foot = rules_.footWidth > 0 ? rules_.footWidth / 2 : end.radius + std::min(end.radius, end.top / 10);
     return std::max(radius, radius + (foot - radius) * (1 - height / rules_.footHeight));
   }
 
@@ -91,12 +98,8 @@ class Branches {
 
   // The worst place at which a branch is thinner than steadiness asks for.
   void findSlender(Descent& descent) const {
-    std::vector<double> highest(tree_.nodes.size(), 0);
-    for (std::size_t k = 0; k < tree_.nodes.size(); ++k) {
-      const BranchNode& node = tree_.nodes[k];
-      highest[k] = std::max(highest[k], node.at.z());
-      if (node.below != BranchNode::none) highest[node.below] = std::max(highest[node.below], highest[k]);
-      const double height = highest[k] - node.at.z();
+    for (const BranchNode& node : tree_.nodes) {
+      const double height = node.top - (node.at.z() - rules_.floor);
       if (2 * node.radius > 0.9 * height * leastSteadiness || height <= descent.slenderHeight) continue;
       descent.slenderHeight = height;
       descent.slenderWidth = 2 * node.radius;
@@ -121,8 +124,10 @@ Tree shareOf(const Grove& grove, const std::vector<Tip>& tips, std::size_t first
     place[k] = static_cast<std::uint32_t>(tree.nodes.size());
     tree.nodes.push_back(grove.nodes[k]);
   }
-  for (BranchNode& node : tree.nodes)
+  for (BranchNode& node : tree.nodes) {
     if (node.below != BranchNode::none) node.below = place[node.below];
+    if (node.tip != BranchNode::none) node.tip -= static_cast<std::uint32_t>(first);
+  }
   return tree;
 }
 
