@@ -14,7 +14,9 @@ namespace {
 constexpr double eps = 1e-7;  // mm
 constexpr double rise = WaysDown::rise;
 constexpr double turn = 0.24;       // of tangent per level: thirteen degrees near vertical
-constexpr double touch = 0.3;       // mm at which two branches become one
+constexpr double touch = 0.7;       // mm at which two branches may become one
+constexpr double steepest = 0.92;   // WaysDown plans with so much of the lean's tangent; two that meet may use the rest
+constexpr double arrival = 0.7;     // of a turn: how fast each may still drift where two meet
 constexpr double farthest = 24;     // mm between branches that still seek each other
 constexpr double worthwhile = 1.3;  // times the height it takes to meet another has to be left
 constexpr double thickening = 0.12; // mm of radius per mm of height, going down
@@ -24,6 +26,7 @@ constexpr double loadExponent = 0.3;
 struct Agent {
   std::uint32_t node;
   Vec2 at, drift = Vec2::Zero();  // drift is mm sideways per level
+  double spread = 0;  // of the drifts it came from: it turns by so much less
   double load = 1;
   bool isOut = false;
 };
@@ -41,6 +44,7 @@ class Grower {
       descend(level);
     }
     sortDownward();
+    smooth();
     thicken();
     return std::move(grove_);
   }
@@ -71,7 +75,7 @@ class Grower {
       const auto start = ways_.nearestWay(level, at, std::max(0.0, drop - 0.3) * ways_.reach() / rise);
       if (!start) continue;
       const std::uint32_t node = addBelow(from, *start, ways_.heightOf(level), neckRadius(rules_), ways_.room(level, *start));
-      return starts[level].push_back({node, *start, (*start - at) / std::max(1.0, drop)});
+      return starts[level].push_back({node, *start, (*start - at) * std::min(rise / drop, 1.0)});
     }
     addBelow(from, at, rules_.floor, neckRadius(rules_), 0);
   }
@@ -86,9 +90,7 @@ class Grower {
         agent.isOut = true;
         continue;
       }
-      const Vec2 wish = wishOf(i, level) - agent.drift;
-      const Vec2 drift = agent.drift + (wish.norm() > turn ? Vec2(wish * (turn / wish.norm())) : wish);
-      const auto step = ways_.stepTowards(level, agent.at, agent.at + drift);
+      const auto step = ways_.stepTowards(level, agent.at, wishOf(i, level), agent.drift, turn - agent.spread);
       if (!step) {  // cannot be, but for places that lead down only by themselves
         addBelow(agent.node, agent.at, rules_.floor, grove_.nodes[agent.node].radius, 0);
         agent.isOut = true;
@@ -141,47 +143,57 @@ class Grower {
   Vec2 wishOf(std::size_t i, int level) const {
     const Agent& agent = agents_[i];
     if (partners_[i] < agents_.size()) {
-      const Vec2 way = meeting(agent, agents_[partners_[i]]) - agent.at;
-      const double far = way.norm();
-      const double speed = std::min({ways_.reach(), std::sqrt(1.6 * turn * far + turn * turn), far});
-      return far > 1e-9 ? Vec2(way * (speed / far)) : Vec2(0, 0);
+      const Agent& other = agents_[partners_[i]];
+      const Vec2 goal = meeting(agent, other), way = goal - agent.at;
+      const double farther = std::max(way.norm(), (goal - other.at).norm());
+      return farther > 1e-9 ? Vec2(way * (approach(farther) / farther)) : Vec2(0, 0);
     }
     const auto down = ways_.descend(level, agent.at);
     return down ? Vec2(*down - agent.at) : Vec2(0, 0);
   }
 
-  // All take their step; those that have met go on as one.
+  // mm to go now, if so far away one is to arrive slowly, losing most of a turn from level to level.
+  double approach(double far) const {
+    constexpr double braking = 0.85 * turn;
+    int steps = 1;
+    while (far / steps - braking * (steps - 1) / 2 > arrival * turn) ++steps;
+    return std::min(far / steps + braking * (steps - 1) / 2, ways_.reach());
+  }
+
+  // Whether two may go on from one place without a kink, before it and after.
+  bool fit(const Agent& a, const Agent& b, const Vec2& at) const {
+    const Vec2 ofA = at - a.at, ofB = at - b.at;
+    return (ofA - a.drift).norm() < turn - a.spread && (ofB - b.drift).norm() < turn - b.spread && (ofA - ofB).norm() < 2 * arrival * turn && std::max(ofA.norm(), ofB.norm()) < ways_.reach() / steepest;
+  }
+
+  // All take their step; those that meet go on as one.
   void move(int level, const std::vector<Vec2>& next) {
-    std::vector<std::size_t> into(agents_.size());
-    std::vector<Vec2> sum(agents_.size());
-    std::vector<double> load(agents_.size());
-    for (std::size_t i = 0; i < agents_.size(); ++i) {
-      into[i] = i;
-      for (std::size_t j = 0; j < i && !agents_[i].isOut && into[i] == i; ++j)
-        if (!agents_[j].isOut && into[j] == j && (next[i] - next[j]).norm() < touch && ways_.leads(level - 1, (next[i] + next[j]) / 2)) into[i] = j;
-      sum[into[i]] = i == into[i] ? Vec2(next[i] * agents_[i].load) : Vec2(sum[into[i]] + next[i] * agents_[i].load);
-      load[into[i]] += agents_[i].load;
-    }
-    std::vector<std::uint32_t> node(agents_.size());
+    const double z = ways_.heightOf(level - 1);
     for (std::size_t i = 0; i < agents_.size(); ++i) {
       Agent& agent = agents_[i];
       if (agent.isOut) continue;
-      if (into[i] == i) {
-        Vec2 at = sum[i] / load[i];
-        if (!ways_.leads(level - 1, at)) at = next[i];
-        node[i] = add(at, ways_.heightOf(level - 1), neckRadius(rules_), ways_.room(level - 1, at));
-        grove_.nodes[agent.node].below = node[i];
-        agent.drift = at - agent.at;
-        agent.at = at;
-        agent.node = node[i];
-      } else {
-        Agent& other = agents_[into[i]];
-        grove_.nodes[agent.node].below = node[into[i]];
-        const Vec2 drift = other.at - agent.at;
-        other.drift = (other.drift * other.load + drift * agent.load) / (other.load + agent.load);
-        other.load += agent.load;
-        agent.isOut = true;
+      Vec2 at = next[i];
+      std::size_t other = i + 1;
+      for (; other < agents_.size(); ++other) {
+        if (agents_[other].isOut || (next[other] - next[i]).norm() > touch) continue;
+        at = (next[i] * agent.load + next[other] * agents_[other].load) / (agent.load + agents_[other].load);
+        if (ways_.leads(level - 1, at) && fit(agent, agents_[other], at)) break;
+        at = next[i];
       }
+      const std::uint32_t node = addBelow(agent.node, at, z, neckRadius(rules_), ways_.room(level - 1, at));
+      Vec2 drift = at - agent.at;
+      agent.spread = 0;
+      if (other < agents_.size()) {
+        const Vec2 theirs = at - agents_[other].at;
+        grove_.nodes[agents_[other].node].below = node;
+        agents_[other].isOut = true;
+        agent.spread = (drift - theirs).norm() / 2;
+        agent.load += agents_[other].load;
+        drift = (drift + theirs) / 2;
+      }
+      agent.drift = drift;
+      agent.at = at;
+      agent.node = node;
     }
   }
 
@@ -198,6 +210,60 @@ class Grower {
       if (node.below != BranchNode::none) node.below = place[node.below];
     for (std::uint32_t& top : grove_.tops) top = place[top];
     grove_.nodes = std::move(nodes);
+  }
+
+  // mm sideways per mm down.
+  Vec2 slopeOf(std::uint32_t k) const {
+    const BranchNode &node = grove_.nodes[k], &below = grove_.nodes[node.below];
+    return (below.at - node.at).head<2>() / (node.at.z() - below.at.z());
+  }
+
+  // How sharply branches turn at a node: tips aside, for they widen from their necks.
+  double kinkAt(std::uint32_t k) const {
+    double kink = 0;
+    if (grove_.nodes[k].below == BranchNode::none || grove_.nodes[k].tip != BranchNode::none) return kink;
+    for (const std::uint32_t child : above_[k])
+      if (grove_.nodes[child].tip == BranchNode::none) kink = std::max(kink, (slopeOf(child) - slopeOf(k)).norm());
+    return kink;
+  }
+
+  // Squared and summed, with those beside it.
+  double bendingAround(std::uint32_t k) const {
+    const auto squared = [](double kink) { return kink * kink; };
+    double sum = squared(kinkAt(k)) + squared(kinkAt(grove_.nodes[k].below));
+    for (const std::uint32_t child : above_[k]) sum += squared(kinkAt(child));
+    return sum;
+  }
+
+  // Where something was in the way and a branch had to turn sharply, the turn is spread over its neighbours.
+  void smooth() {
+    std::vector<BranchNode>& nodes = grove_.nodes;
+    above_.assign(nodes.size(), {});
+    for (std::uint32_t k = 0; k < nodes.size(); ++k)
+      if (nodes[k].below != BranchNode::none) above_[nodes[k].below].push_back(k);
+    constexpr int passes = 60;
+    bool any = true;
+    for (int pass = 0; pass < passes && any; ++pass) {
+      any = false;
+      for (std::uint32_t k = 0; k < nodes.size(); ++k)
+        if (nodes[k].room > 0 && nodes[k].below != BranchNode::none && !above_[k].empty() && kinkAt(k) > turn) any = straighten(k) || any;
+    }
+  }
+
+  // Moves a node towards the line through its neighbours if that helps and there is room.
+  bool straighten(std::uint32_t k) {
+    BranchNode& node = grove_.nodes[k];
+    const BranchNode before = node;
+    const double bending = bendingAround(k);
+    Vec2 slope = Vec2::Zero();
+    for (const std::uint32_t child : above_[k]) slope += slopeOf(child) / static_cast<double>(above_[k].size());
+    const double down = node.at.z() - grove_.nodes[node.below].at.z();
+    node.at.head<2>() -= (slope - slopeOf(k)) * down / 4;
+    const int level = static_cast<int>(std::lround((node.at.z() - rules_.floor) / rise));
+    node.room = ways_.room(level, node.at.head<2>());
+    if (node.room >= neckRadius(rules_) && bendingAround(k) < bending - 1e-4) return true;
+    node = before;
+    return false;
   }
 
   // From the tips down by load and height, as far as there is room, and never suddenly; then up again, where it gets tight.
@@ -227,6 +293,7 @@ class Grower {
   const WaysDown& ways_;
   const SupportRules& rules_;
   Grove grove_;
+  std::vector<std::vector<std::uint32_t>> above_;  // of each node
   std::vector<Agent> agents_;
   std::vector<std::size_t> partners_;
 };

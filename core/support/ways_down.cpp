@@ -184,26 +184,40 @@ std::optional<Vec2> WaysDown::descend(int level, const Vec2& at) const {
   return best;
 }
 
-std::optional<Vec2> WaysDown::stepTowards(int level, const Vec2& at, const Vec2& wanted) const {
+std::optional<Vec2> WaysDown::stepTowards(int level, const Vec2& at, const Vec2& wanted, const Vec2& drift, double turn) const {
   if (level == 0) return std::nullopt;
   const bool plateOnly = !endsOnPart(level, at);
-  const auto may = [&](const Vec2& there) { return leads(level - 1, there) && !(plateOnly && endsOnPart(level - 1, there)); };
-  Vec2 move = wanted - at;
-  if (move.norm() > reach_) move *= reach_ / move.norm();
-  if (may(at + move)) return at + move;
-  std::optional<Vec2> best;
-  double nearest = 1e300;
-  const auto consider = [&](const Vec2& there) {
-    if (const double away = (there - wanted).squaredNorm(); away < nearest && may(there)) {
-      nearest = away;
-      best = there;
-    }
+  const auto may = [&](int below, const Vec2& there) { return leads(below, there) && !(plateOnly && endsOnPart(below, there)); };
+  // Whether it could still stop, or nearly, before something is in the way.
+  const auto goesOn = [&](const Vec2& move) {
+    const double speed = move.norm(), next = std::max(0.0, speed - turn);
+    return level < 2 || may(level - 2, at + (speed > 0 ? Vec2(move * (1 + next / speed)) : move));
   };
-  for (const Move& other : moves_) consider(at + other.by);
+  const auto cut = [&](const Vec2& move) { return move.norm() > reach_ ? Vec2(move * (reach_ / move.norm())) : move; };
+  const Vec2 wish = wanted - drift;
+  const Vec2 first = cut(drift + (wish.norm() > turn ? Vec2(wish * (turn / wish.norm())) : wish));
+  if (may(level - 1, at + first) && goesOn(first)) return at + first;
   constexpr int around = 16;
-  for (int k = 0; k < around; ++k)
-    for (const double share : {0.33, 0.66, 1.0}) consider(at + share * reach_ * Vec2(std::cos(2 * pi * k / around), std::sin(2 * pi * k / around)));
-  return best;
+  for (const bool ahead : {true, false})
+    for (const bool gently : {true, false}) {
+      std::optional<Vec2> best;
+      double nearest = 1e300;
+      const auto consider = [&](const Vec2& move) {
+        const double away = (move - (gently ? first : drift)).squaredNorm();
+        if (away >= nearest || !may(level - 1, at + move) || (ahead && !goesOn(move))) return;
+        nearest = away;
+        best = at + move;
+      };
+      for (int k = 0; k < around; ++k)
+        for (const double share : {0.3, 0.65, 1.0}) {
+          const Vec2 by = share * Vec2(std::cos(2 * pi * k / around), std::sin(2 * pi * k / around));
+          consider(gently ? cut(drift + turn * by) : Vec2(reach_ * by));
+        }
+      if (!gently)
+        for (const Move& move : moves_) consider(move.by);
+      if (best && (gently || !ahead)) return best;
+    }
+  return std::nullopt;
 }
 
 std::optional<Vec2> WaysDown::nearestWay(int level, const Vec2& at, double within) const {

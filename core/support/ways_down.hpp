@@ -37,8 +37,9 @@ class WaysDown {
   // Where to go next from a place that leads down: the cheapest move of those that lead down, nearest to wanted if several are
   // nearly as good. none if at leads nowhere or has arrived.
   std::optional<Vec2> descend(int level, const Vec2& at) const;
-  // The place nearest to wanted and within the reach of at on the level below that leads down no worse than at does.
-  std::optional<Vec2> stepTowards(int level, const Vec2& at, const Vec2& wanted) const;
+  // Where to go next, for a move that is wanted and one it comes from, which may change by turn mm: as near to that as leads down
+  // no worse than at does and does not run into something; if that is not to be had, with a sharper turn.
+  std::optional<Vec2> stepTowards(int level, const Vec2& at, const Vec2& wanted, const Vec2& drift, double turn) const;
   // The nearest place to at that leads down, within a distance.
   std::optional<Vec2> nearestWay(int level, const Vec2& at, double within) const;
 
