@@ -17,6 +17,7 @@ constexpr double turn = 0.24;       // of tangent per level: thirteen degrees ne
 constexpr double touch = 0.7;       // mm at which two branches may become one
 constexpr double steepest = 0.92;   // WaysDown plans with so much of the lean's tangent; two that meet may use the rest
 constexpr double arrival = 0.7;     // of a turn: how fast each may still drift where two meet
+constexpr int reached = 7;           // levels below a neck in which a place that leads down is looked for
 constexpr double farthest = 24;     // mm between branches that still seek each other
 constexpr double worthwhile = 1.3;  // times the height it takes to meet another has to be left
 constexpr double thickening = 0.12; // mm of radius per mm of height, going down
@@ -70,7 +71,7 @@ class Grower {
     const std::uint32_t from = addBelow(top, at, neck, neckRadius(rules_) + (neck - tip.neck.z()) * widening, 0);
     if (neck < rules_.floor + eps) return void(grove_.nodes[from].tip = number);
     const int first = static_cast<int>(std::floor((neck - rules_.floor) / rise - 0.3));
-    for (int level = std::min(first, ways_.levels() - 1); level > 0 && level > first - 4; --level) {
+    for (int level = std::min(first, ways_.levels() - 1); level > 0 && level > first - reached; --level) {
       const double drop = neck - ways_.heightOf(level);
       const auto start = ways_.nearestWay(level, at, std::max(0.0, drop - 0.3) * ways_.reach() / rise);
       if (!start) continue;

@@ -1,162 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "tests/reference/verifier.hpp"
+#include "tests/reference/printed_part.hpp"
 
-#include "tests/printed.hpp"
-
-#include <CGAL/AABB_halfedge_graph_segment_primitive.h>
-#include <CGAL/AABB_traits.h>
-#include <CGAL/AABB_tree.h>
-#include <CGAL/Exact_predicates_inexact_constructions_kernel.h>
-#include <CGAL/Polygon_mesh_slicer.h>
-#include <CGAL/Surface_mesh.h>
-#include <polyclipping/clipper.hpp>
-
-#include <cmath>
 #include <sstream>
-#include <unordered_map>
 
 namespace trellis::test {
 namespace {
 
-using ClipperLib::Path;
-using ClipperLib::Paths;
-
-constexpr double perMm = 1e6;
-constexpr double exact = 0.005;      // mm, of every gap above and below
-constexpr double sideways = 0.01;    // mm, of the gap beside
-constexpr double rounding = 0.02;    // mm a bead's flank may lie over a border: arcs, and coordinates in micrometres
-constexpr double pace = 0.5;         // mm between places looked at along a line
-constexpr double apart = 0.35;       // mm between places of demand
-
-double mm(ClipperLib::cInt units) { return static_cast<double>(units) / perMm; }
-Vec2 mm(const ClipperLib::IntPoint& p) { return {mm(p.X), mm(p.Y)}; }
-
-// Stretches by the square millimetres they pass through.
-template <typename Item>
-class Grid {
+class Verifier : PrintedPart {
  public:
-  void add(const Vec2& a, const Vec2& b, const Item& item) {
-    const Vec2 low = a.cwiseMin(b), high = a.cwiseMax(b);
-    for (int x = cell(low.x()); x <= cell(high.x()); ++x)
-      for (int y = cell(low.y()); y <= cell(high.y()); ++y) cells_[key(x, y)].push_back(item);
-  }
-  // Some item within reach, mm, may be visited more than once.
-  template <typename Visit>
-  void near(const Vec2& p, double reach, const Visit& visit) const {
-    for (int x = cell(p.x() - reach); x <= cell(p.x() + reach); ++x)
-      for (int y = cell(p.y() - reach); y <= cell(p.y() + reach); ++y)
-        if (const auto found = cells_.find(key(x, y)); found != cells_.end())
-          for (const Item& item : found->second) visit(item);
-  }
-
- private:
-  static int cell(double mm) { return static_cast<int>(std::floor(mm)); }
-  static long key(int x, int y) { return static_cast<long>(x) * 1000003 + y; }
-  std::unordered_map<long, std::vector<Item>> cells_;
-};
-
-Vec2 nearestOn(const Vec2& a, const Vec2& b, const Vec2& p) {
-  const Vec2 along = b - a;
-  const double t = along.squaredNorm() > 0 ? std::clamp((p - a).dot(along) / along.squaredNorm(), 0.0, 1.0) : 0;
-  return a + t * along;
-}
-
-// A set of outlines that can be asked about places.
-class Area {
- public:
-  struct Edge { Vec2 a, b; };
-  explicit Area(const Paths& outlines) : outlines_(outlines) {
-    for (const Path& outline : outlines)
-      for (std::size_t i = 0; i < outline.size(); ++i) {
-        const Edge edge{mm(outline[i]), mm(outline[(i + 1) % outline.size()])};
-        grid_.add(edge.a, edge.b, edge);
-        for (int row = rowOf(std::min(edge.a.y(), edge.b.y())); row <= rowOf(std::max(edge.a.y(), edge.b.y())); ++row) rows_[row].push_back(edge);
-      }
-  }
-  const Paths& outlines() const { return outlines_; }
-  bool contains(const Vec2& p) const {
-    const auto row = rows_.find(rowOf(p.y()));
-    if (row == rows_.end()) return false;
-    bool inside = false;
-    for (const Edge& e : row->second)
-      if ((e.a.y() > p.y()) != (e.b.y() > p.y()) && p.x() < e.a.x() + (e.b.x() - e.a.x()) * (p.y() - e.a.y()) / (e.b.y() - e.a.y())) inside = !inside;
-    return inside;
-  }
-  // Distance to the border, at most reach.
-  double border(const Vec2& p, double reach) const {
-    double nearest = reach;
-    grid_.near(p, reach, [&](const Edge& e) { nearest = std::min(nearest, (nearestOn(e.a, e.b, p) - p).norm()); });
-    return nearest;
-  }
-  bool holds(const Vec2& p, double deep) const { return contains(p) && border(p, deep) >= deep; }
-  bool comesNear(const Vec2& p, double reach) const { return contains(p) || border(p, reach + 1e-6) <= reach; }
-  template <typename Visit>
-  void edgesNear(const Vec2& p, double reach, const Visit& visit) const { grid_.near(p, reach, visit); }
-
- private:
-  static int rowOf(double y) { return static_cast<int>(std::floor(y * 2)); }
-  Paths outlines_;
-  Grid<Edge> grid_;
-  std::unordered_map<int, std::vector<Edge>> rows_;
-};
-
-Paths offset(const Paths& paths, double by) {
-  ClipperLib::ClipperOffset offset(2, 0.002 * perMm);
-  offset.AddPaths(paths, ClipperLib::jtRound, ClipperLib::etClosedPolygon);
-  Paths result;
-  offset.Execute(result, by * perMm);
-  return result;
-}
-
-Paths combined(ClipperLib::ClipType how, const Paths& a, const Paths& b) {
-  ClipperLib::Clipper clipper;
-  clipper.AddPaths(a, ClipperLib::ptSubject, true);
-  clipper.AddPaths(b, ClipperLib::ptClip, true);
-  Paths result;
-  clipper.Execute(how, result, ClipperLib::pftEvenOdd, ClipperLib::pftEvenOdd);
-  return result;
-}
-
-std::vector<Paths> sectionsOf(const TriangleMesh& mesh, double layer) {
-  using Kernel = CGAL::Exact_predicates_inexact_constructions_kernel;
-  using Surface = CGAL::Surface_mesh<Kernel::Point_3>;
-  Surface surface;
-  for (const Vec3f& v : mesh.vertices) surface.add_vertex({v.x(), v.y(), v.z()});
-  for (const Facet& f : mesh.facets) surface.add_face(Surface::Vertex_index(f[0]), Surface::Vertex_index(f[1]), Surface::Vertex_index(f[2]));
-  CGAL::Polygon_mesh_slicer<Surface, Kernel> slicer(surface);
-  std::vector<Paths> sections;
-  for (double z = layer / 2; z < mesh.bounds.max().z() - 1e-6; z += layer) {
-    std::vector<std::vector<Kernel::Point_3>> lines;
-    slicer(Kernel::Plane_3(0, 0, 1, -z), std::back_inserter(lines));
-    Paths outlines;
-    for (const auto& line : lines) {
-      Path& outline = outlines.emplace_back();
-      for (const auto& p : line) outline.push_back({std::llround(p.x() * perMm), std::llround(p.y() * perMm)});
-    }
-    sections.push_back(combined(ClipperLib::ctUnion, outlines, {}));
-  }
-  return sections;
-}
-
-class Verifier {
- public:
-  Verifier(const std::string& gcode, const TriangleMesh& mesh, const Promise& promise) : promise_(promise) {
-    // Where a surface leans just as far as is free, hundredths decide: there it may be carried and need not.
-    const double step = promise.layer * std::tan(promise.freeLean * 3.14159265358979 / 180);
-    const auto hanging = [&](const Paths& below, const Paths& section, double reach) {
-      const Paths hangs = combined(ClipperLib::ctDifference, section, offset(below, reach));
-      return Area(combined(ClipperLib::ctIntersection, combined(ClipperLib::ctDifference, section, below), offset(hangs, reach)));
-    };
-    const std::vector<Paths> sections = sectionsOf(mesh, promise.layer);
-    for (std::size_t i = 0; i < sections.size(); ++i) {
-      sections_.emplace_back(sections[i]);
-      demand_.push_back(i == 0 ? Area({}) : hanging(sections[i - 1], sections[i], 1.05 * step));
-      mayHang_.push_back(i == 0 ? Area({}) : hanging(sections[i - 1], sections[i], 0.95 * step));
-    }
-    for (const Bead& bead : readBeads(gcode))
-      if (!isPart(bead)) supports_.push_back(bead);
-    for (const Bead& bead : supports_) tops_[std::lround(bead.z * 1000)].add({bead.x0, bead.y0}, {bead.x1, bead.y1}, &bead);
-  }
+  Verifier(const std::string& gcode, const TriangleMesh& mesh, const Promise& promise) : PrintedPart(gcode, mesh, promise) {}
 
   Verdict verdict() {
     for (std::size_t i = 0; i < supports_.size(); ++i) gaps(supports_[i]);
@@ -166,67 +18,6 @@ class Verifier {
   }
 
  private:
-  double bottomOf(std::size_t layer) const { return static_cast<double>(layer) * promise_.layer; }
-  double topOf(std::size_t layer) const { return bottomOf(layer + 1); }
-
-  // A part's bead lies in its own section; what lies outside every section is support, whatever is written beside it.
-  bool isPart(const Bead& bead) const {
-    const long layer = std::lround(bead.z / promise_.layer) - 1;
-    if (layer < 0 || layer >= static_cast<long>(sections_.size()) || std::abs(bead.z - topOf(static_cast<std::size_t>(layer))) > 1e-3) return false;
-    return sections_[static_cast<std::size_t>(layer)].comesNear(Vec2(bead.x0 + bead.x1, bead.y0 + bead.y1) / 2, 0.03);
-  }
-
-  void fault(const std::string& what, const Bead& bead, const Vec2& at) {
-    if (verdict_.faults[what]++ > 2) return;
-    std::ostringstream place;
-    place << "; " << bead.feature << " at " << at.x() << " " << at.y() << " " << bead.z;
-    verdict_.examples[what] += place.str();
-  }
-
-  template <typename Visit>
-  void along(const Bead& bead, const Visit& visit) const {
-    const Vec2 a(bead.x0, bead.y0), b(bead.x1, bead.y1);
-    const int count = std::max(1, static_cast<int>((b - a).norm() / pace));
-    for (int k = 0; k < count; ++k) visit(Vec2(a + (b - a) * (k + 0.5) / count));
-  }
-
-  // No part nearer than the gaps above and below over any place of a bead, nor nearer beside it.
-  void gaps(const Bead& bead) {
-    const double top = bead.z, bottom = bead.z - bead.height;
-    const Vec2 across = Vec2(-(bead.y1 - bead.y0), bead.x1 - bead.x0).normalized() * std::max(0.0, bead.width / 2 - rounding);
-    for (std::size_t l = 0; l < sections_.size(); ++l) {
-      const bool beside = bottomOf(l) < top - exact && topOf(l) > bottom + exact;
-      const bool within = bottomOf(l) < top + promise_.gapAbove - exact && topOf(l) > bottom - promise_.gapBelow + exact;
-      if (!within) continue;
-      along(bead, [&](const Vec2& p) {
-        ++verdict_.samples;
-        for (const Vec2& q : {p, Vec2(p + across), Vec2(p - across)})
-          if (sections_[l].holds(q, rounding)) fault(beside ? "in the part" : bottomOf(l) > bottom ? "gap above" : "gap below", bead, p);
-        if (beside && nearWall(p, l, bead.width / 2 + promise_.gapBeside - sideways, mayHang_)) fault("gap beside", bead, p);
-      });
-    }
-  }
-
-  // Whether some wall that counts comes so near: not hanging surface, which is carried, nor a slope that is stood on.
-  bool nearWall(const Vec2& p, std::size_t layer, double reach, const std::vector<Area>& hanging) const {
-    bool found = false;
-    sections_[layer].edgesNear(p, reach, [&](const Area::Edge& edge) {
-      const Vec2 q = nearestOn(edge.a, edge.b, p);
-      if (found || (q - p).norm() >= reach) return;
-      const Vec2 outward = Vec2(edge.b.y() - edge.a.y(), edge.a.x() - edge.b.x()).normalized();
-      constexpr double slack = 0.02;  // where a slope just is or is not stood on, it is not held against anybody
-      if (hanging[layer].comesNear(q, slack)) return;
-      // Where the surface bends from wall to slope, the slope counts as far as it is wide.
-      for (int k = -8; k <= 8 && layer > 0; ++k) {
-        const double angle = k * 0.19635;
-        const Vec2 turned(std::cos(angle) * outward.x() - std::sin(angle) * outward.y(), std::sin(angle) * outward.x() + std::cos(angle) * outward.y());
-        if (sections_[layer - 1].comesNear(q + turned * promise_.layer, slack) && sections_[layer].border(q + turned * promise_.layer, promise_.layer) > promise_.layer - slack) return;
-      }
-      found = true;
-    });
-    return found;
-  }
-
   // Every line lies on something for half its length, or reaches no farther than from one body line to the next, which is
   // twice as far where it runs at 30° to them.
   void standing() {
@@ -250,7 +41,7 @@ class Verifier {
           tooFar = tooFar || bare > (between ? 2 : 1) * pitch + 0.1;
         });
       }
-      if (rests < length / 2 && tooFar) fault("standing on nothing", supports_[i], {supports_[i].x0, supports_[i].y0});
+      if (rests < length / 2 && tooFar) fault("standing on nothing", supports_[i].feature, {supports_[i].x0, supports_[i].y0, supports_[i].z});
       ++verdict_.lines;
       i = end;
     }
@@ -301,21 +92,6 @@ class Verifier {
     for (std::size_t k = 0; k < demanded.size(); ++k) verdict_.covered.push_back(demanded[k] == 0 ? 1 : static_cast<double>(covered[k]) / static_cast<double>(demanded[k]));
   }
 
-  template <typename Visit>
-  static void forPlaces(const Area& area, const Visit& visit) {
-    for (const Path& outline : area.outlines()) {
-      if (!ClipperLib::Orientation(outline)) continue;
-      Vec2 low = mm(outline.front()), high = low;
-      for (const auto& p : outline) {
-        low = low.cwiseMin(mm(p));
-        high = high.cwiseMax(mm(p));
-      }
-      for (double x = std::ceil(low.x() / apart) * apart; x < high.x(); x += apart)
-        for (double y = std::ceil(low.y() / apart) * apart; y < high.y(); y += apart)
-          if (area.contains({x, y}) && ClipperLib::PointInPolygon({std::llround(x * perMm), std::llround(y * perMm)}, outline) != 0) visit(Vec2(x, y));
-    }
-  }
-
   // The height of what a straight column under a place comes to stand on; −1 where it cannot be carried: within the gap of
   // other surface on its way, without room, or over a ledge narrower than half a line.
   double footing(const Vec2& p, std::size_t site, double under) const {
@@ -341,11 +117,6 @@ class Verifier {
     return found;
   }
 
-  Promise promise_;
-  std::vector<Area> sections_, demand_, mayHang_;
-  std::vector<Bead> supports_;
-  std::map<long, Grid<const Bead*>> tops_;  // by micrometres
-  Verdict verdict_;
 };
 
 }  // namespace

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Checks normal supports from the G-code and the mesh alone: the definitions of the gap, of demand and of standing, computed
+// Checks supports from the G-code and the mesh alone: the definitions of the gap, of demand and of standing, computed
 // a second time with CGAL's slicer and plain Clipper, point by point where the generator works on areas.
 #pragma once
 
@@ -17,6 +17,7 @@ struct Promise {
   double layer = 0.2, lineWidth = 0.45;                     // mm
   int interfaceLayers = 3;
   double interfaceSpacing = 0.45, bodySpacing = 2.2;  // mm
+  double tipSpacing = 2, branchLean = 40;              // mm, degrees: of trees
 };
 
 struct Verdict {
@@ -29,7 +30,12 @@ struct Verdict {
   std::string words() const;
 };
 
-// mesh stands where it was printed.
+// Of normal supports. mesh stands where it was printed.
 Verdict verify(const std::string& gcode, const TriangleMesh& mesh, const Promise& promise);
+
+
+// Of tree supports: covered is the share of demand near enough to a tip, first its borders and then all of it, and then the
+// share of what lies right over a tip that has it exactly at the gap.
+Verdict verifyTree(const std::string& gcode, const TriangleMesh& mesh, const Promise& promise);
 
 }  // namespace trellis::test

@@ -1,0 +1,75 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "tests/reference/printed_part.hpp"
+
+#include <sstream>
+
+namespace trellis::test {
+
+PrintedPart::PrintedPart(const std::string& gcode, const TriangleMesh& mesh, const Promise& promise) : promise_(promise) {
+  // Where a surface leans just as far as is free, hundredths decide: there it may be carried and need not.
+  const double step = promise.layer * std::tan(promise.freeLean * 3.14159265358979 / 180);
+  const auto hanging = [&](const Paths& below, const Paths& section, double reach) {
+    const Paths hangs = combined(ClipperLib::ctDifference, section, offset(below, reach));
+    return Area(combined(ClipperLib::ctIntersection, combined(ClipperLib::ctDifference, section, below), offset(hangs, reach)));
+  };
+  const std::vector<Paths> sections = sectionsOf(mesh, promise.layer);
+  for (std::size_t i = 0; i < sections.size(); ++i) {
+    sections_.emplace_back(sections[i]);
+    demand_.push_back(i == 0 ? Area({}) : hanging(sections[i - 1], sections[i], 1.05 * step));
+    mayHang_.push_back(i == 0 ? Area({}) : hanging(sections[i - 1], sections[i], 0.95 * step));
+  }
+  for (const Bead& bead : readBeads(gcode))
+    if (!isPart(bead)) supports_.push_back(bead);
+  for (const Bead& bead : supports_) tops_[std::lround(bead.z * 1000)].add({bead.x0, bead.y0}, {bead.x1, bead.y1}, &bead);
+}
+
+// A part's bead lies in its own section; what lies outside every section is support, whatever is written beside it.
+bool PrintedPart::isPart(const Bead& bead) const {
+  const long layer = std::lround(bead.z / promise_.layer) - 1;
+  if (layer < 0 || layer >= static_cast<long>(sections_.size()) || std::abs(bead.z - topOf(static_cast<std::size_t>(layer))) > 1e-3) return false;
+  return sections_[static_cast<std::size_t>(layer)].comesNear(Vec2(bead.x0 + bead.x1, bead.y0 + bead.y1) / 2, 0.03);
+}
+
+void PrintedPart::fault(const std::string& what, const std::string& feature, const Vec3& at) {
+  if (verdict_.faults[what]++ > 2) return;
+  std::ostringstream place;
+  place << "; " << feature << " at " << at.x() << " " << at.y() << " " << at.z();
+  verdict_.examples[what] += place.str();
+}
+
+void PrintedPart::gaps(const Bead& bead) {
+  const double top = bead.z, bottom = bead.z - bead.height;
+  const Vec2 across = Vec2(-(bead.y1 - bead.y0), bead.x1 - bead.x0).normalized() * std::max(0.0, bead.width / 2 - rounding);
+  for (std::size_t l = 0; l < sections_.size(); ++l) {
+    const bool beside = bottomOf(l) < top - exact && topOf(l) > bottom + exact;
+    const bool within = bottomOf(l) < top + promise_.gapAbove - exact && topOf(l) > bottom - promise_.gapBelow + exact;
+    if (!within) continue;
+    along(bead, [&](const Vec2& p) {
+      ++verdict_.samples;
+      for (const Vec2& q : {p, Vec2(p + across), Vec2(p - across)})
+        if (sections_[l].holds(q, rounding)) fault(beside ? "in the part" : bottomOf(l) > bottom ? "gap above" : "gap below", bead.feature, {p.x(), p.y(), top});
+      if (beside && nearWall(p, l, bead.width / 2 + promise_.gapBeside - sideways, mayHang_)) fault("gap beside", bead.feature, {p.x(), p.y(), top});
+    });
+  }
+}
+
+bool PrintedPart::nearWall(const Vec2& p, std::size_t layer, double reach, const std::vector<Area>& hanging) const {
+  bool found = false;
+  sections_[layer].edgesNear(p, reach, [&](const Area::Edge& edge) {
+    const Vec2 q = nearestOn(edge.a, edge.b, p);
+    if (found || (q - p).norm() >= reach) return;
+    const Vec2 outward = Vec2(edge.b.y() - edge.a.y(), edge.a.x() - edge.b.x()).normalized();
+    constexpr double slack = 0.02;  // where a slope just is or is not stood on, it is not held against anybody
+    if (hanging[layer].comesNear(q, slack)) return;
+    // Where the surface bends from wall to slope, the slope counts as far as it is wide.
+    for (int k = -8; k <= 8 && layer > 0; ++k) {
+      const double angle = k * 0.19635;
+      const Vec2 turned(std::cos(angle) * outward.x() - std::sin(angle) * outward.y(), std::sin(angle) * outward.x() + std::cos(angle) * outward.y());
+      if (sections_[layer - 1].comesNear(q + turned * promise_.layer, slack) && sections_[layer].border(q + turned * promise_.layer, promise_.layer) > promise_.layer - slack) return;
+    }
+    found = true;
+  });
+  return found;
+}
+
+}  // namespace trellis::test
