@@ -45,6 +45,7 @@ SupportRules supportRules(const Settings& settings) {
   rules.outline = settings.text("support.normal.outline") == "squared" ? Outline::squared : Outline::close;
   rules.columnSize = settings.number("support.normal.column");
   rules.lineWidth = settings.number("line.width");
+  rules.layerHeight = settings.number("layer.height");
   rules.thickest = 0.8 * settings.number("nozzle.width");
   if (settings.whole("support.bed.layers") > 0) rules.floor = -settings.number("support.bed.gap");
   return rules;

@@ -63,7 +63,7 @@ class Grower {
   void plant(std::uint32_t number, std::map<int, std::vector<Agent>>& starts) {
     const Tip& tip = tips_[number];
     const Vec2 at = tip.neck.head<2>();
-    const double widening = std::tan(toRadians(rules_.branchLean)), highest = tip.top + slopeSlack;
+    const double widening = wideningOf(rules_), highest = tip.top + slopeSlack;
     const double neck = std::max(tip.neck.z(), rules_.floor);
     const std::uint32_t top = add(at, highest, neckRadius(rules_) + (highest - tip.neck.z()) * widening, 0);
     grove_.tops.push_back(top);

@@ -35,6 +35,7 @@ struct SupportRules {
   double footWidth = 0;     // mm on the plate; 0 is twice the trunk
   double footHeight = 2;    // mm
   double lineWidth = 0.45;  // mm
+  double layerHeight = 0.2; // mm
   double thinnest = 0.05;   // mm, of any support layer
   double thickest = 0.32;   // mm, 0.8 × nozzle width
   double floor = 0;         // mm, height of what supports stand on: the plate, or a bed less than 0

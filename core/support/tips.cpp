@@ -142,7 +142,7 @@ class Placer {
       }
     const Vec2 at = sum / count;
     double z = tip.low;
-    for (const std::size_t k : carried) z = std::min(z, places_[k].top - ((places_[k].at - at).norm() + pitch / 2 - neckRadius(rules_)) / std::tan(toRadians(rules_.branchLean)));
+    for (const std::size_t k : carried) z = std::min(z, places_[k].top - ((places_[k].at - at).norm() + pitch / 2 - neckRadius(rules_)) / wideningOf(rules_));
     return {at.x(), at.y(), z};
   }
 
@@ -156,6 +156,11 @@ class Placer {
 };
 
 }  // namespace
+
+double wideningOf(const SupportRules& rules) {
+  constexpr double most = 0.39;  // of a radius: √2 − 1, and a little less
+  return std::min(std::tan(toRadians(rules.branchLean)), most * neckRadius(rules) / rules.layerHeight);
+}
 
 std::vector<Tip> placeTips(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules, const Progress& progress) {
   return Placer(site, obstacles, rules).place(progress);

@@ -9,8 +9,12 @@ namespace trellis {
 // mm, of a branch at its thinnest: two lines side by side.
 inline double neckRadius(const SupportRules& rules) { return rules.lineWidth; }
 
+// By how much a tip widens upward, mm per mm: as a branch may lean, and never so fast that a layer of its neck rests by less than
+// half on the one below.
+double wideningOf(const SupportRules& rules);
+
 // A disc that carries whatever of its site's demand lies right over it; on a slope it rises in steps. It widens upward from a
-// neck, which stands under its lowest demand, as much as a branch may lean.
+// neck, which stands under its lowest demand.
 struct Tip {
   Vec2 at = Vec2::Zero();
   double radius = 0;        // mm

@@ -47,6 +47,7 @@ class Branches {
     }
     const double slope = std::tan(toRadians(rules_.branchLean + leanSlack));
     descent.withoutFooting = standOnSomething(descent.steps, site_, ground_, [&](const Step& step) { return (step.top - step.bottom) * slope; });
+    restHalf(descent.steps);
     findSlender(descent);
     return descent;
   }
@@ -64,7 +65,7 @@ class Branches {
       const Vec2 at = node.at.head<2>() + share * (below.at - node.at).head<2>();
       double radius = node.radius + share * (below.radius - node.radius);
       if (below.below == BranchNode::none) radius = withFoot(radius, below, z);
-      radius = std::max(neckRadius(rules_), std::floor(radius / radiusStep + 1e-6) * radiusStep);
+      if (node.tip == BranchNode::none) radius = std::max(neckRadius(rules_), std::floor(radius / radiusStep + 1e-6) * radiusStep);
       const bool sure = std::min(node.room, below.room) >= radius;
       Polygon outline = disc({rounded(at.x(), placeStep), rounded(at.y(), placeStep)}, radius);
       if (node.tip != BranchNode::none) {
@@ -96,11 +97,24 @@ class Branches {
     return tips.empty() ? step.reach : subtract(step.reach, unite(tips));
   }
 
+  // From the bottom up: what the gaps have cut off and lies by less than half on what is below is given up.
+  void restHalf(std::vector<Step>& steps) const {
+    for (std::size_t q = steps.size(); q-- > 1;) {
+      Step& step = steps[q - 1];
+      if (!(step.lost || steps[q].lost) || std::abs(steps[q].top - step.bottom) > eps) continue;
+      Polygons below = steps[q].whole(), resting;
+      for (const Step::Landing& landing : step.landings) below.insert(below.end(), landing.reach.begin(), landing.reach.end());
+      for (const Polygons& piece : components(step.reach))
+        if (area(intersect(piece, below)) > area(piece) / 2) resting.insert(resting.end(), piece.begin(), piece.end());
+      step.reach = std::move(resting);
+    }
+  }
+
   // The worst place at which a branch is thinner than steadiness asks for.
   void findSlender(Descent& descent) const {
     for (const BranchNode& node : tree_.nodes) {
       const double height = node.top - (node.at.z() - rules_.floor);
-      if (2 * node.radius > 0.9 * height * leastSteadiness || height <= descent.slenderHeight) continue;
+      if (2 * node.radius > 0.8 * height * leastSteadiness || height <= descent.slenderHeight) continue;
       descent.slenderHeight = height;
       descent.slenderWidth = 2 * node.radius;
     }

@@ -76,17 +76,36 @@ class TreeVerifier : PrintedPart {
   void standing(const Layer& layer) {
     if (layer.bottom < 1e-3) return;
     const Paths under = ground(layer);
-    const double reach = (layer.top - layer.bottom) * std::tan((promise_.branchLean + 1) * 3.14159265358979 / 180) + rounding;
-    const Paths allowed = offset(under, reach);
+    const double reach = (layer.top - layer.bottom) * std::tan((promise_.branchLean + 1) * 3.14159265358979 / 180) + 1.5 * rounding;
     for (const Path& outline : layer.all) {
-      if (areaOf(combined(ClipperLib::ctIntersection, {outline}, layer.interfaces)) > 0) continue;
-      const double whole = areaOf({outline});
       const Vec3 at(mm(outline.front()).x(), mm(outline.front()).y(), layer.top);
-      if (areaOf(combined(ClipperLib::ctDifference, {outline}, allowed)) > 0.01) fault("leaning too far", layer.feature, at);
-      if (areaOf(combined(ClipperLib::ctIntersection, {outline}, under)) < whole / 2) fault("resting too little", layer.feature, at);
+      const Paths beneath = combined(ClipperLib::ctIntersection, near(outline, under, 2), window(outline, 1));
+      const double rests = areaOf(combined(ClipperLib::ctIntersection, {outline}, beneath));
+      if (rests < 0.02) fault("standing on nothing", layer.feature, at);
+      if (areaOf(combined(ClipperLib::ctIntersection, {outline}, near(outline, layer.interfaces, 0))) > 0) continue;
+      if (areaOf(combined(ClipperLib::ctDifference, {outline}, offset(beneath, reach))) > 0.01) fault("leaning too far", layer.feature, at);
+      if (rests < areaOf({outline}) / 2) fault("resting too little", layer.feature, at);
     }
-    for (const Path& outline : layer.all)
-      if (areaOf(combined(ClipperLib::ctIntersection, {outline}, under)) < 0.02) fault("standing on nothing", layer.feature, {mm(outline.front()).x(), mm(outline.front()).y(), layer.top});
+  }
+
+  static Box2 boxOf(const Path& path) {
+    Box2 box;
+    for (const auto& point : path) box.extend(mm(point));
+    return box;
+  }
+  static Paths window(const Path& path, double margin) {
+    const Box2 box = boxOf(path);
+    const auto corner = [&](double x, double y) { return ClipperLib::IntPoint(std::llround(x * perMm), std::llround(y * perMm)); };
+    const Vec2 low = box.min().array() - margin, high = box.max().array() + margin;
+    return {{corner(low.x(), low.y()), corner(high.x(), low.y()), corner(high.x(), high.y()), corner(low.x(), high.y())}};
+  }
+  // Of outlines, those near another.
+  static Paths near(const Path& path, const Paths& all, double margin) {
+    const Box2 box = boxOf(path);
+    Paths found;
+    for (const Path& other : all)
+      if (boxOf(other).exteriorDistance(box) <= margin) found.push_back(other);
+    return found;
   }
 
   // Of places that can be carried: how far they are from a tip, sideways, and whether what lies right under them is exactly at
