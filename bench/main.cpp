@@ -157,6 +157,26 @@ void growth(const MeshPtr& bunny, const MeshPtr& large) {
   row("whole build of 1.2 M facets, 197 layers", took(large, 0.3), "of 75 k, aim for ×10: ×5", few, "≥ 0.2×");
 }
 
+void trees(const MeshPtr& bunny, const CgalMesh& reference) {
+  ProjectPtr project = inLayers(bunny, std::floor(bunny->bounds.max().z() / 500 * 1e4) / 1e4);
+  project = performed(*project, ChangeSetting{"support.structure", std::string("tree"), std::nullopt});
+  const double base = baseline(reference, planes(*bunny, 500));
+  BuildPtr built;
+  Pipeline pipeline;
+  const double whole = seconds(1, [&] { built = pipeline.run(*project, Progress()); });
+  row("whole build, automatic tree supports", whole, "T₀", base, "≥ 0.25×");
+  stages(*built);
+  const auto& sites = *built->parts[0].demand;
+  const auto highest = std::max_element(sites.begin(), sites.end(), [](const auto& a, const auto& b) { return a.lowest < b.lowest; });
+  const Vec2 middle = toMm(highest->layers.front().front().front());
+  const Vec3 at(middle.x(), middle.y(), built->plan.spans[highest->lowest].bottom);
+  project = performed(*project, AddProp{0, at, 1.5});
+  pipeline.run(*project, Progress());
+  project = performed(*project, ChangeProp{0, 0, Vec3(at + Vec3(1, 0, 0))});
+  row("rebuild after a prop was dragged by 1 mm", seconds(1, [&] { built = pipeline.run(*project, Progress()); }), "the whole build", whole, "≥ 10×");
+  stages(*built);
+}
+
 void builds(const MeshPtr& bunny, const CgalMesh& reference) {
   const ProjectPtr project = inLayers(bunny, std::floor(bunny->bounds.max().z() / 500 * 1e4) / 1e4);
   const double base = baseline(reference, planes(*bunny, 500));
@@ -192,6 +212,7 @@ int main() {
   sections(bunny, reference);
   turnings(bunny);
   builds(bunny, reference);
+  trees(bunny, reference);
   growth(bunny, large);
   return 0;
 }

@@ -226,7 +226,8 @@ std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const Build
   const auto kindOf = [&](const SolidVertex& v) {
     if (v.kind == RegionKind::interfaceUpper) return 4.0f;
     if (v.kind == RegionKind::interfaceLower) return 11.0f;
-    return v.piece < build.pieces.size() && build.pieces[v.piece].bodyTool == 1 ? 12.0f : 3.0f;
+    if (v.piece < build.pieces.size() && build.pieces[v.piece].bodyTool == 1) return 12.0f;
+    return v.kind == RegionKind::branch ? 13.0f : 3.0f;
   };
   std::vector<SurfaceVertex> out;
   out.reserve(solid.vertices.size());
@@ -269,6 +270,7 @@ QColor colourOf(Feature feature) {
     case Feature::foot:
     case Feature::bed:
     case Feature::hold: return t.body;
+    case Feature::branch: return t.branch;
     case Feature::graded: return t.body.darker(115);
     case Feature::interfaceLower: return t.interfaceLower;
     case Feature::interfaceUpper: return t.interface;

@@ -293,7 +293,7 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
   surface_->setUniformValue("freeLean", static_cast<float>(session_.settings().number("support.free_lean")));
   surface_->setUniformValue("faded", session_.isStale() ? 1.0f : 0.0f);
   for (const auto& [name, colour] : {std::pair{"part", t.part}, {"hangingLow", t.hangingLow}, {"hangingHigh", t.hangingHigh},
-                                     {"enforce", t.enforce}, {"block", t.block}, {"body", t.body}, {"interfaceColour", t.interface}, {"lowerColour", t.interfaceLower},
+                                     {"enforce", t.enforce}, {"block", t.block}, {"body", t.body}, {"branch", t.branch}, {"interfaceColour", t.interface}, {"lowerColour", t.interfaceLower},
                                      {"paper", t.paper}, {"accent", t.accent}})
     surface_->setUniformValue(name, rgb(colour));
   const auto& cutaway = session_.cutaway();

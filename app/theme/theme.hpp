@@ -13,7 +13,7 @@ struct Theme {
   QColor sheet, grid;                      // the plate and its ruling
   QColor part, hangingLow, hangingHigh;    // the rose runs from low at the free lean to high at 90°
   QColor enforce, block;
-  QColor body, interface, interfaceLower;
+  QColor body, branch, interface, interfaceLower;
   QColor floating, accent;
   QColor infill, skin, bridge;             // further kinds of line in the layer view
 };

@@ -10,6 +10,7 @@
 #include <vector>
 
 class QCheckBox;
+class QComboBox;
 class QDoubleSpinBox;
 
 namespace trellis {
@@ -31,6 +32,7 @@ class LocalEditor : public QWidget {
   void tell();
 
   std::function<void(const Overrides&)> changed_;
+  QComboBox* structure_;
   std::vector<Line> lines_;
   Overrides own_;
   bool refreshing_ = false;

@@ -151,7 +151,7 @@ void Session::rebuild() {
       });
     };
     Shown shown{wanted, pipeline_->run(*wanted, progress, sitesKnown), nullptr, nullptr};
-    shown.supports = std::make_shared<const SupportSolid>(solidOf(*shown.build->support, shown.build->bed, progress));
+    shown.supports = std::make_shared<const SupportSolid>(solidOf(*shown.build->support, shown.build->trees, shown.build->bed, progress));
     shown.supportTree = std::make_shared<const MeshTree>(surfaceOf(*shown.supports));
     here([this, shown] {
       shown_ = shown;

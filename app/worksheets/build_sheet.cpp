@@ -5,6 +5,7 @@
 #include "app/widgets/gap_drawing.hpp"
 #include "app/widgets/piece_list.hpp"
 #include "app/widgets/preset_editor.hpp"
+#include "core/assess/structure_advice.hpp"
 
 #include <QComboBox>
 #include <QLabel>
@@ -14,6 +15,20 @@
 namespace trellis {
 
 namespace {
+
+// Which structure suits a part, the selected one or each.
+QString suitsWords(const Shown& shown, const Part* part) {
+  QString words;
+  if (!shown.build) return words;
+  for (std::size_t p = 0; p < shown.build->parts.size() && p < shown.project->parts.size(); ++p) {
+    const Part& here = *shown.project->parts[p];
+    if (part && here.name != part->name) continue;
+    const StructureAdvice advice = adviseFor(shown.build->parts[p]);
+    const QString name = QString::fromStdString(here.name), reason = QString::fromStdString(advice.reason);
+    words += (words.isEmpty() ? "" : "\n") + (advice.structure == Structure::tree ? QObject::tr("Tree suits %1: %2.") : QObject::tr("Normal suits %1: %2.")).arg(name, reason);
+  }
+  return words;
+}
 
 // What bodies from the first filament spare, once both are printed.
 QString savedWords(const Shown& shown) {
@@ -39,7 +54,9 @@ BuildSheet::BuildSheet(Session& session, QWidget* parent) : Worksheet(tr("Build"
   own_ = addQuiet("");
   addSettings({"support.on"});
   notice_ = addQuiet("");
-  addSettings({"support.source", "support.footing"});
+  addSettings({"support.source", "support.footing", "support.structure"});
+  suits_ = addQuiet("");
+  suits_->setObjectName("suits");
   addSection(tr("Release"));
   column_->addWidget(new PresetEditor(session, PresetKind::release, tr("Preset")));
   column_->addWidget(new GapDrawing(session));
@@ -53,6 +70,9 @@ BuildSheet::BuildSheet(Session& session, QWidget* parent) : Worksheet(tr("Build"
   addAdvice({"support.interface.upper.layers", "support.interface.upper.spacing", "support.body.spacing"});
   addSettings({"support.body.walls", "support.graded.layers", "support.graded.density", "support.normal.outline", "support.normal.column"});
   addAdvice({"support.graded.density", "support.normal.column"});
+  addSection(tr("Branches of a tree"));
+  addSettings({"support.tree.tip_width", "support.tree.tip_spacing", "support.tree.branch_lean", "support.tree.trunk_width", "support.tree.walls", "support.tree.inner_spacing",
+               "support.tree.foot_width", "support.tree.foot_height"});
   addSection(tr("Where it stands"));
   addSettings({"support.interface.lower.layers", "support.interface.lower.pattern", "support.interface.lower.spacing"});
   column_->addWidget(new DensityEditor(session, "support.interface.lower.spacing"));
@@ -93,6 +113,8 @@ void BuildSheet::refresh() {
   notice_->setVisible(!on);
   notice_->setText(tr("Supports are off: nothing below is built. Everything can still be set."));
   const Shown& shown = session_.shown();
+  suits_->setText(suitsWords(shown, part));
+  suits_->setVisible(!suits_->text().isEmpty());
   const std::size_t count = shown.build ? shown.build->support->pieces.size() : 0;
   pieces_->setText(count == 0 ? tr("No support is built.") : count == 1 ? tr("Built as 1 piece.") : tr("Built as %1 pieces.").arg(count));
   saved_->setText(savedWords(shown));

@@ -15,7 +15,7 @@ class BuildSheet : public Worksheet {
 
  private:
   void refresh();
-  QLabel *notice_, *pieces_, *own_, *saved_;
+  QLabel *notice_, *suits_, *pieces_, *own_, *saved_;
   QComboBox* scope_;
 };
 

@@ -4,6 +4,7 @@
 #include "app/widgets/lean_wedge.hpp"
 #include "app/widgets/local_editor.hpp"
 #include "app/widgets/site_delegate.hpp"
+#include "core/assess/structure_advice.hpp"
 #include "core/overhang/lean.hpp"
 
 #include <QComboBox>
@@ -93,13 +94,19 @@ void StudySheet::addLocal() {
     session_.performTogether(operations);
   });
   column_->addWidget(editor);
-  const auto refreshLocal = [this, editor] {
+  QLabel* suits = addQuiet("");
+  suits->setObjectName("siteSuits");
+  const auto refreshLocal = [this, editor, suits] {
+    suits->clear();
     const QModelIndexList selected = selectedRows();
     const Shown& shown = session_.shown();
     const SiteId id = selected.isEmpty() ? SiteId{} : proxy_->rowAt(selected.front()).id;
     const bool known = !selected.isEmpty() && shown.build && id.part < shown.build->parts.size() && id.site < shown.build->parts[id.part].claims->sites.size();
     if (!known) return editor->show(nullptr, session_.settings());
-    const std::size_t decision = shown.build->parts[id.part].claims->sites[id.site].decision;
+    const PartBuild& built = shown.build->parts[id.part];
+    const StructureAdvice advice = adviseFor(built.sites->list[id.site], *built.placed);
+    suits->setText((advice.structure == Structure::tree ? tr("Tree suits site %1: %2.") : tr("Normal suits site %1: %2.")).arg(id.site + 1).arg(QString::fromStdString(advice.reason)));
+    const std::size_t decision = built.claims->sites[id.site].decision;
     const Overrides none;
     editor->show(decision == SiteClaim::none ? &none : &shown.project->parts[id.part]->sites[decision].settings, settingsOf(*shown.project, id.part));
   };

@@ -2,6 +2,7 @@
 #include "core/assess/findings.hpp"
 
 #include "core/assess/opening.hpp"
+#include "core/assess/structure_advice.hpp"
 
 #include <fmt/format.h>
 
@@ -35,6 +36,7 @@ class Finder {
       soundness(p);
       room(p);
       decisions(p);
+      crowdedBranches(p);
       bareStarts(p);
     }
     overlaps();
@@ -156,6 +158,22 @@ class Finder {
           toPlate * part.sites[k].at, p, {DecideSite{p, toPlate * part.sites[k].at, Choice::proposed, Overrides()}});
   }
 
+  // Trees under what is broad and flat.
+  void crowdedBranches(std::size_t p) {
+    const PartBuild& part = build_.parts[p];
+    for (std::size_t s = 0; s < part.sites->list.size(); ++s) {
+      const Site& site = part.sites->list[s];
+      const SiteClaim& claim = part.claims->sites[s];
+      if (site.bridge || !rules(p).on || build_.rules[claim.rules].support.structure != Structure::tree) continue;
+      const StructureAdvice advice = adviseFor(site, *part.placed);
+      if (advice.structure != Structure::normal) continue;
+      Overrides settings = claim.decision == SiteClaim::none ? Overrides() : project_.parts[p]->sites[claim.decision].settings;
+      settings.insert_or_assign("support.structure", SettingValue(std::string("normal")));
+      add("crowded-branches", Severity::note, fmt::format("Site {} of {} is {}. Normal support suits it better.", s + 1, name(p), advice.reason),
+          site.at, p, {DecideSite{p, site.at, std::nullopt, settings}});
+    }
+  }
+
   void cleanFaces(std::size_t p) {
     const std::vector<Polygons>& kept = *build_.parts[p].keptFree;
     const double area = sum(kept);
@@ -227,6 +245,7 @@ class Finder {
       Lost room, footing, steep;
       const Column* slender = nullptr;
       Vec3 slenderAt = Vec3::Zero();
+      bool isTree = false;
       for (std::size_t i = 0; i < build_.columns.size(); ++i) {
         const DemandSite& site = *build_.demand[i];
         if (site.part != p) continue;
@@ -235,8 +254,10 @@ class Finder {
         room.add(build_.columns[i]->noRoom, at);
         footing.add(build_.columns[i]->withoutFooting, at);
         steep.add(build_.columns[i]->tooSteep, at);
-        if (build_.columns[i]->slenderHeight > (slender ? slender->slenderHeight : 0)) {
+        const bool stiff = build_.trees[i] && build_.rules[site.rules].settings.whole("support.tree.walls") > 1;
+        if (!stiff && build_.columns[i]->slenderHeight > (slender ? slender->slenderHeight : 0)) {
           slender = build_.columns[i].get();
+          isTree = build_.trees[i] != nullptr;
           slenderAt = at;
         }
       }
@@ -246,9 +267,9 @@ class Finder {
             steep.first, p, {setting(p, "support.interface.lower.layers", 2.0)});
       if (slender)
         add("slender-support", Severity::warning,
-            fmt::format("{} has a support {:.0f} mm tall and {:.1f} mm across that finds no room to widen, and may fall over. Make it a square column, or carry the place from the side.",
-                        name(p), slender->slenderHeight, slender->slenderWidth),
-            slenderAt, p, {setting(p, "support.normal.outline", std::string("squared"))});
+            fmt::format("{} has a support {:.0f} mm tall and {:.1f} mm across that finds no room to widen, and may fall over. {}, or carry the place from the side.", name(p),
+                        slender->slenderHeight, slender->slenderWidth, isTree ? "Give branches two walls" : "Make it a square column"),
+            slenderAt, p, {isTree ? setting(p, "support.tree.walls", 2.0) : setting(p, "support.normal.outline", std::string("squared"))});
       if (room.places > 0)
         add("no-room", Severity::note,
             fmt::format("{} hangs over {}, with no room for support under the gaps. Narrow the gaps, or leave it to bridge.", name(p), room.words()),
@@ -257,7 +278,7 @@ class Finder {
         const bool plateOnly = rules(p).footing == Footing::plate;
         add("no-footing", Severity::warning,
             fmt::format("{} has {} whose support finds nothing to stand on. {}", name(p), footing.words(),
-                        plateOnly ? "Let it stand on the part too (footing: plate and part), or turn the part." : "Narrow the gap beside, or turn the part."),
+                        plateOnly ? "Let it stand on the part too (footing: plate and part), or turn the part." : "Narrow the gap beside, let branches lean more, or turn the part."),
             footing.first, p, plateOnly ? std::vector<Operation>{setting(p, "support.footing", std::string("any"))} : std::vector<Operation>());
       }
     }

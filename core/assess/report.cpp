@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/assess/report.hpp"
 
+#include "core/assess/structure_advice.hpp"
+
 #include <array>
 #include <cmath>
 
@@ -42,9 +44,11 @@ Json sitesOf(const Build& build, const Settings& settings) {
     for (std::size_t s = 0; s < part.sites->list.size(); ++s) {
       const Site& site = part.sites->list[s];
       const Use use = priceOf(build, {CauseKind::site, p, s}).use;
+      const StructureAdvice advice = adviseFor(site, *part.placed);
       sites.push_back({{"id", s}, {"part", p}, {"at", toJson(site.at)}, {"area_mm2", tidy(site.area)}, {"z_low", tidy(site.low)}, {"z_high", tidy(site.high)},
                        {"worst_lean", tidy(site.worstLean)}, {"span_mm", tidy(site.span)}, {"bridge", site.bridge}, {"open_below", tidy(site.openBelow)},
                        {"floating_starts", site.starts.size()}, {"decision", choices[static_cast<std::size_t>(part.claims->sites[s].choice)]},
+                       {"advice", {{"structure", advice.structure == Structure::tree ? "tree" : "normal"}, {"reason", advice.reason}}},
                        {"price", {{"g", tidy(grams(use, settings))}, {"time_s", tidy(use.seconds)}}}});
     }
     for (const FloatingStart& start : part.overhangs->starts) starts.push_back({{"at", toJson(start.at)}, {"layer", start.layer}, {"part", p}});

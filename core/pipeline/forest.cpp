@@ -72,7 +72,7 @@ std::vector<std::shared_ptr<const Tree>> Forest::grow(const std::vector<ForestSi
 
 std::uint64_t keyOf(const Tree& tree) {
   KeyBuilder key;
-  for (const BranchNode& node : tree.nodes) key.add(node.at.x()).add(node.at.y()).add(node.at.z()).add(node.radius).add(node.room).add(node.top).add(node.tip).add(node.below);
+  for (const BranchNode& node : tree.nodes) key.add(node.at.x()).add(node.at.y()).add(node.at.z()).add(node.radius).add(node.room).add(node.top).add(node.tip).add(node.falls).add(node.below);
   for (const Tip& tip : tree.tips) key.add(tip.at.x()).add(tip.at.y()).add(tip.top).add(tip.low);
   for (const double height : tree.heights) key.add(height);
   return key.key();

@@ -86,6 +86,53 @@ class Remover {
   std::set<std::pair<std::size_t, std::size_t>> props_;  // part and index
 };
 
+constexpr double cellReach = 0.3;  // mm a tip's share reaches past the half of what it spans: places are a lattice apart
+
+// Of a site's tree, which tips a branch at a place carries; none where there is no branch.
+std::vector<bool> tipsCarried(const Tree& tree, const Vec3& at) {
+  std::size_t nearest = tree.nodes.size();
+  double best = nearby;
+  for (std::size_t k = 0; k < tree.nodes.size(); ++k) {
+    const BranchNode& node = tree.nodes[k];
+    if (node.below == BranchNode::none) continue;
+    const BranchNode& below = tree.nodes[node.below];
+    if (at.z() > node.at.z() + nearby || at.z() < below.at.z() - nearby) continue;
+    const double share = std::clamp((node.at.z() - at.z()) / (node.at.z() - below.at.z()), 0.0, 1.0);
+    const Vec3 axis = node.at + share * (below.at - node.at);
+    const double radius = node.tip == BranchNode::none ? node.radius + share * (below.radius - node.radius) : tree.tips[node.tip].radius;
+    if (const double away = (axis - at).norm() - radius; away < best) {
+      best = away;
+      nearest = k;
+    }
+  }
+  std::vector<bool> carried(tree.tips.size(), false), liesOn(tree.nodes.size(), false);
+  for (std::size_t k = tree.nodes.size(); k-- > 0;) {  // nodes come after those that lie on them
+    const BranchNode& node = tree.nodes[k];
+    liesOn[k] = k == nearest || (node.below != BranchNode::none && liesOn[node.below]);
+    if (liesOn[k] && node.tip != BranchNode::none) carried[node.tip] = true;
+  }
+  return carried;
+}
+
+// In plan, what is nearer to some of a tree's tips than to the others.
+Polygons sharesOf(const Tree& tree, const std::vector<bool>& which, double spacing) {
+  Polygons all;
+  for (std::size_t t = 0; t < tree.tips.size(); ++t) {
+    if (!which[t]) continue;
+    const Tip& tip = tree.tips[t];
+    const double reach = tip.radius + spacing / 2 + cellReach;
+    Polygons cell = around({{toPoint(tip.at)}}, reach);
+    for (std::size_t other = 0; other < tree.tips.size(); ++other) {
+      const Vec2 way = tree.tips[other].at - tip.at;
+      if (which[other] || way.norm() > 2 * reach || way.norm() < 1e-6) continue;
+      const Vec2 along = way.normalized(), side(-along.y(), along.x()), middle = tip.at + way / 2;  // beyond the line half way it is the other's
+      cell = subtract(cell, {{toPoint(middle - side * 2 * reach), toPoint(middle - side * 2 * reach + along * 2 * reach), toPoint(middle + side * 2 * reach + along * 2 * reach), toPoint(middle + side * 2 * reach)}});
+    }
+    all.insert(all.end(), cell.begin(), cell.end());
+  }
+  return unite(all);
+}
+
 std::size_t pieceOrError(const Build& build, const Vec3& at) {
   const auto piece = pieceAt(build, at);
   if (!piece) throw Error(fmt::format("There is no support at {:.1f}, {:.1f}, {:.1f}. Point at a support that is built.", at.x(), at.y(), at.z()));
@@ -114,9 +161,14 @@ std::optional<std::size_t> pieceAt(const Build& build, const Vec3& at) {
 
 std::vector<Operation> removing(const Build& build, const Vec3& at, Reach reach) {
   const std::size_t piece = pieceOrError(build, at);
-  const Polygons column = squareAround(at, columnSize);
   Remover remover(build);
-  for (const std::size_t site : build.support->pieces[piece].sites) remover.block(site, piece, reach == Reach::column ? &column : nullptr);
+  for (const std::size_t site : build.support->pieces[piece].sites) {
+    const Tree* tree = build.trees[site].get();
+    const Polygons column = reach == Reach::piece ? Polygons{}
+                            : tree                ? sharesOf(*tree, tipsCarried(*tree, at), build.rules[build.demand[site]->rules].support.tipSpacing)
+                                                  : squareAround(at, columnSize);
+    if (reach == Reach::piece || !column.empty()) remover.block(site, piece, reach == Reach::column ? &column : nullptr);
+  }
   return remover.take();
 }
 

@@ -7,7 +7,7 @@
 
 namespace trellis {
 
-enum class Reach { column, piece };  // a column of a few millimetres round the place, or the whole piece
+enum class Reach { column, piece };  // a column of a few millimetres round the place, or of a tree the branch there; or the whole piece
 
 inline constexpr double columnSize = 4;  // mm across; a usual column: common practice
 

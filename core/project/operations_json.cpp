@@ -203,6 +203,10 @@ Operation siteFrom(const Json& json) {
   if (json.contains("choice"))
     decide.choice = oneOf<Choice>(textIn(json, "choice"), "choice", {{"proposed", Choice::proposed}, {"enforce", Choice::enforce}, {"block", Choice::block}});
   decide.settings = overridesIn(json);
+  if (json.contains("structure")) {
+    if (!decide.settings) decide.settings.emplace();
+    decide.settings->insert_or_assign("support.structure", settingFrom("support.structure", json["structure"]));
+  }
   return decide;
 }
 

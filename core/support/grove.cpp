@@ -47,12 +47,13 @@ class Grower {
     sortDownward();
     smooth();
     thicken();
+    spreadFeet();
     return std::move(grove_);
   }
 
  private:
   std::uint32_t add(const Vec2& at, double z, double radius, double room) {
-    grove_.nodes.push_back({{at.x(), at.y(), z}, radius, BranchNode::none, 0, room, BranchNode::none});
+    grove_.nodes.push_back({{at.x(), at.y(), z}, radius, BranchNode::none, false, 0, room, BranchNode::none});
     return static_cast<std::uint32_t>(grove_.nodes.size() - 1);
   }
   std::uint32_t addBelow(std::uint32_t above, const Vec2& at, double z, double radius, double room) {
@@ -78,7 +79,12 @@ class Grower {
       const std::uint32_t node = addBelow(from, *start, ways_.heightOf(level), neckRadius(rules_), ways_.room(level, *start));
       return starts[level].push_back({node, *start, (*start - at) * std::min(rise / drop, 1.0)});
     }
-    addBelow(from, at, rules_.floor, neckRadius(rules_), 0);
+    fall(from, at);
+  }
+
+  void fall(std::uint32_t from, const Vec2& at) {
+    grove_.nodes[from].falls = true;
+    addBelow(from, at, rules_.floor, grove_.nodes[from].radius, 0);
   }
 
   void descend(int level) {
@@ -87,13 +93,13 @@ class Grower {
     for (std::size_t i = 0; i < agents_.size(); ++i) {
       Agent& agent = agents_[i];
       if (ways_.isOverLedge(level, agent.at)) {
-        addBelow(agent.node, agent.at, rules_.floor, grove_.nodes[agent.node].radius, 0);
+        fall(agent.node, agent.at);
         agent.isOut = true;
         continue;
       }
       const auto step = ways_.stepTowards(level, agent.at, wishOf(i, level), agent.drift, turn - agent.spread);
       if (!step) {  // cannot be, but for places that lead down only by themselves
-        addBelow(agent.node, agent.at, rules_.floor, grove_.nodes[agent.node].radius, 0);
+        fall(agent.node, agent.at);
         agent.isOut = true;
         continue;
       }
@@ -286,6 +292,22 @@ class Grower {
     for (std::size_t k = nodes.size(); k-- > 0;)
       if (nodes[k].below != BranchNode::none && nodes[k].tip == BranchNode::none)
         nodes[k].radius = std::min(nodes[k].radius, nodes[nodes[k].below].radius + thinning * (nodes[k].at.z() - nodes[nodes[k].below].at.z()));
+  }
+
+  // What ends on the floor spreads evenly over the height of a foot, however few nodes that has; short branches less.
+  void spreadFeet() {
+    std::vector<BranchNode>& nodes = grove_.nodes;
+    std::vector<double> spread(nodes.size(), 0);
+    for (std::size_t k = nodes.size(); k-- > 0;) {
+      BranchNode& node = nodes[k];
+      if (node.tip != BranchNode::none || node.falls) continue;
+      if (node.below != BranchNode::none)
+        spread[k] = spread[node.below];
+      else if (node.room > 0)
+        spread[k] = std::max(0.0, (rules_.footWidth > 0 ? rules_.footWidth / 2 : node.radius + std::min(node.radius, node.top / 10)) - node.radius);
+      const double height = node.at.z() - rules_.floor;
+      if (height < rules_.footHeight) node.radius += spread[k] * (1 - height / rules_.footHeight);
+    }
   }
 
   static constexpr double slopeSlack = 0.3;  // mm a tip reaches over its highest known place: places are a lattice apart

@@ -12,7 +12,8 @@ struct BranchNode {
   static constexpr std::uint32_t none = static_cast<std::uint32_t>(-1);
   Vec3 at = Vec3::Zero();
   double radius = 0;           // mm
-  std::uint32_t tip = none;    // the one it and the node below it belong to, if any
+  std::uint32_t tip = none;    // the one it and what lies between it and the node below belong to, if any
+  bool falls = false;          // from here straight down onto whatever is below
   double top = 0;              // mm, of the highest tip it carries over the floor
   double room = 0;             // mm, no less is free around it; 0 where nobody looked
   std::uint32_t below = none;  // none where it ends: on the floor, or going straight down onto the part

@@ -2,6 +2,7 @@
 #include "core/support/support_solid.hpp"
 
 #include "core/base/parallel.hpp"
+#include "core/support/branch_tubes.hpp"
 
 #include <map>
 
@@ -19,11 +20,12 @@ struct Stretch {
   const PieceRegion* region;
 };
 
-std::vector<Stretch> findStretches(const SupportLayers& layers) {
+std::vector<Stretch> findStretches(const SupportLayers& layers, const TipZones& tips) {
   std::vector<Stretch> stretches;
   std::map<std::uint64_t, std::size_t> open;  // by region key: the stretch that may go on
   for (const SupportLayer& layer : layers.layers)
     for (const PieceRegion& region : layer.regions) {
+      if (region.kind == RegionKind::branch && !tips.holds(region, layer.top)) continue;
       const auto found = open.find(region.key);
       if (found != open.end() && std::abs(stretches[found->second].top - layer.bottom) < eps) {
         stretches[found->second].top = layer.top;
@@ -69,8 +71,8 @@ void addLid(std::vector<SolidVertex>& out, const Polygons& lid, double z, const 
 
 }  // namespace
 
-SupportSolid solidOf(const SupportLayers& layers, const SupportLayer& bed, const Progress& progress) {
-  std::vector<Stretch> stretches = findStretches(layers);
+SupportSolid solidOf(const SupportLayers& layers, const Trees& trees, const SupportLayer& bed, const Progress& progress) {
+  std::vector<Stretch> stretches = findStretches(layers, TipZones(trees));
   for (const PieceRegion& region : bed.regions) stretches.push_back({bed.bottom, bed.top, &region});
   std::map<long long, Polygons> standing;  // by height: what begins there
   for (const Stretch& stretch : stretches) {
@@ -87,6 +89,7 @@ SupportSolid solidOf(const SupportLayers& layers, const SupportLayer& bed, const
     addLid(parts[i], simplified(opened(lid, coarseness), coarseness), stretch.top, *stretch.region);
   });
   SupportSolid solid;
+  addTubes(solid.vertices, layers, trees);
   for (const auto& part : parts) solid.vertices.insert(solid.vertices.end(), part.begin(), part.end());
   return solid;
 }

@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <map>
 
 namespace trellis {
 
@@ -32,16 +33,17 @@ class Branches {
     for (std::size_t q = 0; q + 1 < tree_.heights.size(); ++q) {
       progress.check();
       Step step{tree_.heights[q + 1], tree_.heights[q]};
-      const auto [sure, asked] = outlinesAt(step.top);
-      Polygons reach = asked.empty() ? Polygons{} : unite(asked);
-      if (sure.empty() && reach.empty()) continue;
+      Outlines outlines = outlinesAt(step.top);
+      Polygons reach = outlines.asked.empty() ? Polygons{} : unite(outlines.asked);
+      if (outlines.sure.empty() && reach.empty()) continue;
       if (!reach.empty()) {
         descent.tooSteep += land(step, reach, ground_);
         const double before = area(reach);
         reach = withoutCrumbs(ground_.clearance.clearOfPart(reach, step.bottom, step.top), speckOf(rules_));
         step.lost = step.lost || before - area(reach) > speckOf(rules_) / 10;
       }
-      step.reach = sure.size() + reach.size() > 1 ? unite(sure, reach) : sure.empty() ? std::move(reach) : sure;
+      for (auto& [node, fallen] : outlines.falls) falling_[node] = intersect(fallen, reach);
+      step.reach = outlines.sure.size() + reach.size() > 1 ? unite(outlines.sure, reach) : outlines.sure.empty() ? std::move(reach) : outlines.sure;
       step.rim = beyondTips(step);
       descent.steps.push_back(std::move(step));
     }
@@ -53,10 +55,16 @@ class Branches {
   }
 
  private:
-  // Discs at a height: those that are known to be clear of everything, and those to be asked about.
-  std::pair<Polygons, Polygons> outlinesAt(double z) {
-    std::pair<Polygons, Polygons> found;
-    for (const BranchNode& node : tree_.nodes) {
+  // At a height: those that are known to be clear of everything, those to be asked about, and which of them fall.
+  struct Outlines {
+    Polygons sure, asked;
+    std::vector<std::pair<std::size_t, Polygons>> falls;
+  };
+
+  Outlines outlinesAt(double z) {
+    Outlines found;
+    for (std::size_t k = 0; k < tree_.nodes.size(); ++k) {
+      const BranchNode& node = tree_.nodes[k];
       if (node.at.z() < z - eps) break;  // they come highest first
       if (node.below == BranchNode::none) continue;
       const BranchNode& below = tree_.nodes[node.below];
@@ -64,28 +72,21 @@ class Branches {
       const double share = (node.at.z() - z) / (node.at.z() - below.at.z());
       const Vec2 at = node.at.head<2>() + share * (below.at - node.at).head<2>();
       double radius = node.radius + share * (below.radius - node.radius);
-      if (below.below == BranchNode::none) radius = withFoot(radius, below, z);
       if (node.tip == BranchNode::none) radius = std::max(neckRadius(rules_), std::floor(radius / radiusStep + 1e-6) * radiusStep);
-      const bool sure = std::min(node.room, below.room) >= radius;
-      Polygon outline = disc({rounded(at.x(), placeStep), rounded(at.y(), placeStep)}, radius);
+      Polygons outline{disc({rounded(at.x(), placeStep), rounded(at.y(), placeStep)}, radius)};
       if (node.tip != BranchNode::none) {
         const Tip& tip = tree_.tips[node.tip];
-        const Polygons within = intersect({std::move(outline)}, {disc(tip.at, tip.radius), disc(at, neckRadius(rules_))});
-        found.second.insert(found.second.end(), within.begin(), within.end());
-      } else {
-        (sure ? found.first : found.second).push_back(std::move(outline));
+        outline = intersect(outline, {disc(tip.at, tip.radius), disc(at, neckRadius(rules_))});
       }
+      if (node.falls) {  // what has landed stays there, though there may be room under it
+        if (const auto before = falling_.find(k); before != falling_.end()) outline = intersect(outline, before->second);
+        found.falls.emplace_back(k, outline);
+      }
+      Polygons& into = node.tip == BranchNode::none && std::min(node.room, below.room) >= radius ? found.sure : found.asked;
+      into.insert(into.end(), outline.begin(), outline.end());
     }
-    if (found.first.size() > 1) found.first = unite(found.first);
+    if (found.sure.size() > 1) found.sure = unite(found.sure);
     return found;
-  }
-
-  // Feet spread evenly over their height.
-  double withFoot(double radius, const BranchNode& end, double z) const {
-    const double height = z - rules_.floor;
-    if (height >= rules_.footHeight || end.at.z() > rules_.floor + eps) return radius;
-    const double foot = rules_.footWidth > 0 ? rules_.footWidth / 2 : end.radius + std::min(end.radius, end.top / 10);
-    return std::max(radius, radius + (foot - radius) * (1 - height / rules_.footHeight));
   }
 
   // Of a step, what has no tip in it: an interface lies on tips only.
@@ -124,6 +125,7 @@ class Branches {
   const Tree& tree_;
   const Ground& ground_;
   const SupportRules& rules_;
+  std::map<std::size_t, Polygons> falling_;  // by node: what of it stood in the step above
 };
 
 }  // namespace

@@ -1,6 +1,7 @@
 #version 330 core
 // Kinds: 0 part, 1 enforce, 2 block, 3 support body, 4 upper interface, 5 ghost, 6 lit, 7 clean face, 8 to 10 zones
-// that enforce, block and keep clear, 11 lower interface, 12 support body from the second filament.
+// that enforce, block and keep clear, 11 lower interface, 12 support body from the second filament,
+// 13 branches.
 in vec3 world;
 in vec3 facing;
 flat in int what;
@@ -10,7 +11,7 @@ uniform float freeLean;   // degrees
 uniform vec4 cut;         // normal and height of the plane that hides what lies before it; normal 0: none
 uniform float faded;      // 1 while supports are being rebuilt
 uniform vec3 accent;
-uniform vec3 part, hangingLow, hangingHigh, enforce, block, body, interfaceColour, lowerColour, paper;
+uniform vec3 part, hangingLow, hangingHigh, enforce, block, body, branch, interfaceColour, lowerColour, paper;
 out vec4 colour;
 void main() {
   if (world.z < range.x - 0.001 || world.z > range.y + 0.001) discard;
@@ -30,6 +31,8 @@ void main() {
     base = line ? block * 1.0 + 0.25 : block;
   } else if (what == 3) {
     base = body;
+  } else if (what == 13) {
+    base = branch;
   } else if (what == 4) {
     base = interfaceColour;
   } else if (what == 11) {

@@ -1,0 +1,19 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Which structure of support suits a site, and why: common practice in the trade.
+#pragma once
+
+#include "core/assess/build.hpp"
+
+namespace trellis {
+
+struct StructureAdvice {
+  Structure structure = Structure::normal;
+  std::string reason;  // a clause: "a flat ceiling of 640 mm², under which branches would crowd and fuse"
+};
+
+// From a site's size, how flat it is and how high it hangs. placed is the mesh it belongs to.
+StructureAdvice adviseFor(const Site& site, const TriangleMesh& placed);
+// For a whole part: what suits the sites that hang over most of its area; the reason is that of the largest of them.
+StructureAdvice adviseFor(const PartBuild& part);
+
+}  // namespace trellis

@@ -1,0 +1,65 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Tree supports of whole parts, checked from their G-code by somebody else's eyes, and what they use beside normal ones.
+#include "tests/package_mesh.hpp"
+#include "tests/reference/verifier.hpp"
+#include "tests/shapes.hpp"
+
+#include "core/mesh/read_mesh.hpp"
+
+#include <algorithm>
+
+namespace trellis::test {
+namespace {
+
+using Choices = std::vector<std::pair<std::string, nlohmann::json>>;
+
+MeshPtr partNamed(const std::string& name, double size) {
+  if (name.starts_with("demo/")) return readMeshFile(std::string(TRELLIS_DEMO) + "/" + name.substr(5) + ".stl", Progress()).front().mesh;
+  return packageMesh(name, size);
+}
+
+std::string testName(const testing::TestParamInfo<std::string>& which) {
+  std::string name = which.param;
+  std::replace(name.begin(), name.end(), '/', '_');
+  return name;
+}
+
+class TreeVerifierTest : public testing::TestWithParam<std::string> {};
+
+// Of gaps nothing may be wrong, but at one place, seen from the two layers beside it. Of outlines, one in a few hundred, where
+// the gaps have cut a tip on a slope, may lean or rest a little worse: a weakness. Right over a tip most is exactly at the gap;
+// the rest is a layer or two farther, where the rim of a tip on a slope would be thinner than a line.
+TEST_P(TreeVerifierTest, FindsNothingWrong) {
+  const ProjectPtr project = projectOf(partNamed(GetParam(), 40), {{"support.structure", "tree"}, {"support.bridge_limit", 0}, {"skirt.loops", 0}});
+  const Part& part = *project->parts[0];
+  const Verdict verdict = verifyTree(gcodeOf(project), *transformed(*part.mesh, transformOf(part.placement, *part.mesh)), Promise());
+  for (const auto& [what, count] : verdict.faults) {
+    const bool ofGaps = what.starts_with("gap") || what == "in the part";
+    EXPECT_LE(static_cast<std::size_t>(count), ofGaps ? 2 : 3 + verdict.lines / 20000) << what << "\n" << verdict.words();
+  }
+  const double few = verdict.demanded == 0 ? 1 : 3.0 / static_cast<double>(verdict.demanded);
+  EXPECT_GE(verdict.covered[0], 0.97 - 10 * few) << "borders within a line width of a tip\n" << verdict.words();
+  EXPECT_GE(verdict.covered[1], 0.98 - few) << "all within half the tip spacing\n" << verdict.words();
+  EXPECT_GE(verdict.covered[2], 0.8 - few) << "exactly at the gap\n" << verdict.words();
+  EXPECT_GT(verdict.samples, 500u);
+}
+
+INSTANTIATE_TEST_SUITE_P(Parts, TreeVerifierTest,
+                         testing::Values("demo/frond", "demo/finial", "demo/manifold", "demo/latch", "demo/snail", "bunny00", "eight", "armadillo", "bull", "camel",
+                                         "elephant", "homer", "pig", "knot1", "hand", "mushroom"),
+                         testName);
+
+class FilamentTest : public testing::TestWithParam<std::string> {};
+
+TEST_P(FilamentTest, TreesUseAtMostSevenTenthsOfNormalSupports) {
+  const auto volume = [](const char* structure) {
+    const Choices lines{{"support.structure", structure}, {"support.body.spacing", 2.5}, {"support.body.walls", 0}};
+    return build(projectOf(partNamed(GetParam(), 60), lines))->tally.support().volume;
+  };
+  EXPECT_LE(volume("tree"), 0.7 * volume("normal"));
+}
+
+INSTANTIATE_TEST_SUITE_P(Parts, FilamentTest, testing::Values("demo/frond", "demo/snail", "bunny00"), testName);
+
+}  // namespace
+}  // namespace trellis::test
