@@ -91,6 +91,19 @@ void cutOpen(MainWindow& window) {
   session.perform(lay);
 }
 
+// One part alone with trees.
+std::size_t growTrees(MainWindow& window, const char* name, double turn, double tilt) {
+  Session& session = window.session();
+  const std::size_t p = partNamed(session, name);
+  const Part& part = *session.project()->parts[p];
+  session.perform(ChangeSetting{"support.structure", std::string("tree"), p});
+  session.selectPart(static_cast<int>(p));
+  session.setEditsPart(true);
+  window.scene().camera().turnTo(turn, tilt);
+  window.scene().camera().fit(placedBounds(part.placement, *part.mesh));
+  return p;
+}
+
 }  // namespace
 
 int takeShots(MainWindow& window, const QString& folder) {
@@ -163,6 +176,24 @@ int takeShots(MainWindow& window, const QString& folder) {
   window.tally().toggleBreakdown();
   shot("tally");
   window.tally().toggleBreakdown();
+  window.scene().showSelectedAlone();
+  growTrees(window, "frond", -60, 12);
+  if (!waitForBuild(session)) return 1;
+  shot("trees");
+  session.setRange(0, height * 0.5);
+  window.scene().camera().turnTo(-60, 50);
+  shot("tree-layers");
+  session.setRange(0, 1e9);
+  // Trees but for the undersides of its head, which stand on normal support.
+  const std::size_t snail = growTrees(window, "snail", 20, 10);
+  if (!waitForBuild(session)) return 1;
+  const std::vector<Site>& hanging = session.shown().build->parts[snail].sites->list;
+  const auto largest = std::max_element(hanging.begin(), hanging.end(), [](const Site& a, const Site& b) { return a.area * (a.low > 5) < b.area * (b.low > 5); });
+  session.perform(DecideSite{snail, largest->at, std::nullopt, Overrides{{"support.structure", std::string("normal")}}});
+  if (!waitForBuild(session)) return 1;
+  shot("mixed");
+  session.setEditsPart(false);
+  window.scene().showSelectedAlone();
   // A part that came without some of its facets, and what mending would make of it.
   Part torn = *session.project()->parts[2];
   std::vector<Facet> facets = torn.mesh->facets;

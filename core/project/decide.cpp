@@ -27,7 +27,7 @@ T& itemAt(std::vector<T>& items, std::size_t index, const Part& part, const char
 void checkLocal(const Overrides& settings) {
   for (const auto& [key, value] : settings) {
     checkSetting(key, value);
-    if (!isLocal(key)) throw Error(fmt::format("{} cannot be set for one site, zone or prop. Gaps, interface, body, graded layers and filaments can.", key));
+    if (!isLocal(key)) throw Error(fmt::format("{} cannot be set for one site, zone or prop. Structure, branches, gaps, interface, body, graded layers and filaments can.", key));
   }
 }
 
@@ -78,7 +78,7 @@ const char* nameOf(ZoneAs as) { return as == ZoneAs::enforce ? "enforcing" : as 
 
 bool isLocal(std::string_view key) {
   return key.starts_with("support.gap.") || key.starts_with("support.interface.") || key.starts_with("support.body.") ||
-         key.starts_with("support.graded.") || key.starts_with("support.filament.");
+         key.starts_with("support.graded.") || key == "support.structure" || key.starts_with("support.tree.") || key.starts_with("support.filament.");
 }
 
 ProjectPtr applyTo(const Project& project, const LayMark& lay) {

@@ -146,7 +146,7 @@ Part withMesh(const Part& part, const MeshPtr& mesh, const Progress& progress);
 // From the command line's JSON, see docs/formats/operations.md. Throws Error naming what is wrong.
 // settings say how large the plate is that parts are added to.
 Operation operationFrom(const nlohmann::json& json, const Settings& settings = {});
-// Whether a site, zone or prop may have a setting of its own: gaps, interface, body, graded layers and filaments.
+// Whether a site, zone or prop may have a setting of its own: structure, branches, gaps, interface, body, graded layers and filaments.
 bool isLocal(std::string_view key);
 
 }  // namespace trellis

@@ -8,14 +8,17 @@
 #include <tbb/global_control.h>
 
 #include <algorithm>
+#include <map>
 #include <set>
 
 namespace trellis::test {
 namespace {
 
 using testing::Contains;
+using testing::Each;
 using testing::HasSubstr;
 using testing::Not;
+using testing::NotNull;
 using Choices = std::vector<std::pair<std::string, nlohmann::json>>;
 
 ProjectPtr treeProject(const MeshPtr& mesh, Choices more = {}) {
@@ -62,7 +65,7 @@ double standsOnPart(const Build& build) {
 
 // A ceiling on a mast, over its own tray: nothing but the tray lies under it.
 MeshPtr overItsTray() {
-  return blocks({0, 6, 30, 50, 80}, {0, 30, 50, 80}, {0, 2, 22, 25}, [](int x, int y, int z) { return z == 0 || (y == 1 && (x == 0 || (z == 2 && x < 3))); });
+  return blocks({0, 30, 36, 80, 110}, {0, 30, 50, 80}, {0, 2, 22, 25}, [](int x, int y, int z) { return z == 0 || (y == 1 && (x == 1 || (z == 2 && x == 2))); });
 }
 
 // A room with walls and a roof, and a hole in the roof to look in through.
@@ -108,10 +111,12 @@ TEST(Tree, ACeilingHighUpStandsOnTrunksThickEnough) {
   const BuildPtr built = build(treeProject(table(24, 150, 2), {{"support.bridge_limit", 0}}));
   EXPECT_LT(lostOf(*built), 1);
   EXPECT_THAT(codesOf(*built), Not(Contains("slender-support")));
+  ASSERT_THAT(built->trees, Each(NotNull()));
   for (const auto& tree : built->trees)
-    if (tree)
-      for (const BranchNode& node : tree->nodes)
-        if (node.below == BranchNode::none && node.room > 3.2) EXPECT_GE(2 * node.radius, 150 / 25.0) << "common practice: one in 25";
+    for (const BranchNode& node : tree->nodes) {
+      const bool stands = node.below == BranchNode::none && node.room > 3.2;
+      EXPECT_TRUE(!stands || 2 * node.radius >= 150 / 25.0) << 2 * node.radius << " mm; common practice: one in 25";
+    }
 }
 
 TEST(Tree, FiveHundredTipsShareTheirTrunks) {
@@ -136,7 +141,9 @@ TEST(Tree, AMillimetreOverThePlateTipsStandOnIt) {
 TEST(Tree, TwoPartsThatCompeteForAPlaceKeepOffEachOther) {
   ProjectPtr project = treeProject(table(30, 20, 2), {{"support.bridge_limit", 0}});
   project = performed(*project, CopyPart{0});
-  project = performed(*project, PlacePart{1, Vec3(81, 50, 11), std::nullopt, std::nullopt, true});
+  PlacePart place{1, Vec3(81, 50, 11), {}, {}};
+  place.drop = true;
+  project = performed(*project, place);
   const BuildPtr built = build(project);
   EXPECT_LT(lostOf(*built), 1);
   for (const SupportLayer& layer : built->support->layers)
@@ -150,12 +157,14 @@ TEST(Tree, BranchesAreCurvesThatLeanNoMoreThanTheyMay) {
   std::size_t kinks = 0, places = 0;
   for (const auto& tree : built->trees) {
     if (!tree) continue;
+    std::map<std::uint32_t, double> thickest;  // of those that lie on a node
+    for (const BranchNode& node : tree->nodes) thickest[node.below] = std::max(thickest[node.below], node.radius);
     for (const BranchNode& node : tree->nodes) {
       if (node.below == BranchNode::none || node.tip != BranchNode::none || node.room == 0) continue;
       const BranchNode& below = tree->nodes[node.below];
       const Vec3 way = below.at - node.at;
       EXPECT_LE(std::atan2(way.head<2>().norm(), -way.z()), toRadians(40) + 1e-3);
-      EXPECT_LE(std::abs(below.radius - node.radius), 0.45 * std::abs(way.z())) << "radii change gradually";
+      EXPECT_TRUE(below.at.z() < 2 || node.radius < thickest[node.below] || std::abs(below.radius - node.radius) < 0.15 * std::abs(way.z())) << "radii change gradually, feet and forks aside";
       if (below.below == BranchNode::none) continue;
       const Vec3 next = tree->nodes[below.below].at - below.at;
       ++places;
@@ -207,11 +216,10 @@ TEST_F(HandMadeTest, ABranchPointedAtIsTakenAwayAlone) {
   ProjectPtr removed = project;
   for (const Operation& operation : removing(*before, Vec3(tip.neck), Reach::column)) removed = performed(*removed, operation);
   const BuildPtr after = build(removed);
-  EXPECT_LT(tipsOf(*after), tipsOf(*before));
-  EXPECT_GT(tipsOf(*after), tipsOf(*before) / 2);
+  EXPECT_GT(tipsOf(*after), 0.8 * static_cast<double>(tipsOf(*before))) << "the others stay";
+  ASSERT_THAT(after->trees, Each(NotNull()));
   for (const auto& other : after->trees)
-    if (other)
-      for (const Tip& left : other->tips) EXPECT_GT((left.at - tip.at).norm(), tip.radius) << "nothing touches there any more";
+    for (const Tip& left : other->tips) EXPECT_GT((left.at - tip.at).norm(), tip.radius) << "nothing touches there any more";
 }
 
 TEST(Structure, MayDifferFromSiteToSite) {
