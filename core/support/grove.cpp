@@ -22,7 +22,7 @@ constexpr double farthest = 24;     // mm between branches that still seek each 
 constexpr double worthwhile = 1.3;  // times the height it takes to meet another has to be left
 constexpr double thickening = 0.12; // mm of radius per mm of height, going down
 constexpr double thinning = 0.07;   // and where it gets tight again
-constexpr double loadExponent = 0.3;
+constexpr double loadExponent = 0.25;
 
 struct Agent {
   std::uint32_t node;

@@ -27,40 +27,35 @@ class Placer {
 
   std::vector<Tip> place(const Progress& progress) {
     Clearance clearance(site_, obstacles_, rules_);
+    std::vector<std::pair<Polygons, double>> layers;  // what can be carried, and the top of the support right under it
     for (std::size_t k = 0; k < site_.layers.size(); ++k) {
       progress.check();
       const double top = obstacles_.plan.spans[site_.lowest + k].bottom - rules_.gapAbove;
       if (top - rules_.floor < rules_.thinnest - 1e-7) continue;
-      addPlaces(withoutSpecks(clearance.clearOfPart(site_.layers[k], top - rules_.thinnest, top), smallest), top);
+      layers.emplace_back(withoutSpecks(clearance.clearOfPart(site_.layers[k], top - rules_.thinnest, top), smallest), top);
+      forEachInside(layers.back().first, pitch, [&](long x, long y) { add(Vec2(static_cast<double>(x), static_cast<double>(y)) * pitch, top); });
     }
+    for (const auto& [region, top] : layers) addThin(region, top);
     for (Place& place : places_) place.border = isBorder(place);
-    serve(true, radius_ + rules_.lineWidth - pitch / 2);
+    serve(true, radius_ + rules_.lineWidth);
     serve(false, radius_ + rules_.tipSpacing / 2);
     return std::move(tips_);
   }
 
  private:
-  // Lattice places in a region; an outline that holds none has one of its own.
-  void addPlaces(const Polygons& region, double top) {
-    const auto before = static_cast<std::ptrdiff_t>(places_.size());
-    forEachInside(region, pitch, [&](long x, long y) { add(Vec2(static_cast<double>(x), static_cast<double>(y)) * pitch, top); });
-    const auto after = static_cast<std::ptrdiff_t>(places_.size());
-    for (const Polygon& outline : region) {
-      if (!ClipperLib::Orientation(outline)) continue;
-      const Box2 box = boundsOf({outline});
-      const bool holdsOne = std::any_of(places_.begin() + before, places_.begin() + after, [&](const Place& place) {
-        return box.contains(place.at) && ClipperLib::PointInPolygon(toPoint(place.at), outline) != 0;
-      });
-      if (!holdsOne) add(insideOf(outline), top);
-    }
-  }
-
-  // Its middle, or where it bends around that a corner.
-  static Vec2 insideOf(const Polygon& outline) {
-    Vec2 sum = Vec2::Zero();
-    for (const Point& corner : outline) sum += toMm(corner);
-    const Vec2 middle = sum / static_cast<double>(outline.size());
-    return ClipperLib::PointInPolygon(toPoint(middle), outline) != 0 ? middle : toMm(outline.front());
+  // Where a region is so thin that the lattice passes it by, places lie along its outlines.
+  void addThin(const Polygons& region, double top) {
+    for (const Polygon& outline : region)
+      for (std::size_t i = 0; i < outline.size(); ++i) {
+        const Vec2 from = toMm(outline[i]), way = toMm(outline[i + 1 < outline.size() ? i + 1 : 0]) - from;
+        const int steps = std::max(1, static_cast<int>(way.norm() / pitch));
+        for (int k = 0; k < steps; ++k) {
+          const Vec2 at = from + way * k / steps;
+          bool known = false;
+          forNear(at, top, pitch, [&](std::size_t) { known = true; });
+          if (!known) add(at, top);
+        }
+      }
   }
 
   void add(const Vec2& at, double top) {
@@ -124,7 +119,7 @@ class Placer {
     }
     tip.neck = neckOf(tip, carried);
     forNear(tip.at, place.top, radius_ + rules_.tipSpacing / 2, [&](std::size_t k) {
-      const double reach = places_[k].border ? radius_ + rules_.lineWidth - pitch / 2 : radius_ + rules_.tipSpacing / 2;
+      const double reach = places_[k].border ? radius_ + rules_.lineWidth : radius_ + rules_.tipSpacing / 2;
       places_[k].served = places_[k].served || (places_[k].at - tip.at).norm() <= reach;
     });
     places_[centre].served = true;

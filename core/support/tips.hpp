@@ -25,8 +25,8 @@ struct Tip {
 // No place of demand that can be carried is farther from a rim than half the tip spacing, and no place near the border of
 // the demand farther than a line width; floating starts, which are lowest, have their tips first. Places are looked at on a
 // lattice over the plate. A greedy cover: each tip is put where it serves most of what is still bare (D. S. Johnson,
-// "Approximation algorithms for combinatorial problems", 1974). Weak where demand is narrower than the lattice: there a
-// single place stands for each of its outlines.
+// "Approximation algorithms for combinatorial problems", 1974). Where demand is narrower than the
+// lattice, places lie along its outlines.
 std::vector<Tip> placeTips(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules, const Progress& progress);
 
 }  // namespace trellis
