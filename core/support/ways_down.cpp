@@ -15,7 +15,7 @@ namespace {
 constexpr double finest = 0.3, coarsest = 0.5;  // mm across a cell
 constexpr std::size_t mostCells = 24'000'000;   // of the whole field
 constexpr double roomUnit = 0.04;               // mm
-constexpr double narrow = 2;                    // mm of room under which a way costs more
+constexpr double narrow = 2, tight = 4;         // mm of room under which a way costs more, much and a little: high trunks need some
 constexpr double steepness = 0.92;              // of the lean's tangent: the rest is for radii that change
 constexpr int deep = 3;                         // levels a branch may fall straight onto the part
 
@@ -148,7 +148,8 @@ void WaysDown::findWays(double leastRadius, const Progress& progress) {
 WaysDown::Cost WaysDown::costOf(int level, int c, int r, Cost least) const {
   const std::size_t here = index(level, c, r);
   if (room_[here] < least) return noWay;
-  const int tightness = std::max(0, static_cast<int>((narrow - room_[here] * roomUnit) * 20));
+  const double room = room_[here] * roomUnit;
+  const int tightness = static_cast<int>(std::max(0.0, narrow - room) * 20 + std::max(0.0, tight - room) * 4);
   if (level == 0) return static_cast<Cost>(tightness);
   int best = !ledge_.empty() && ledge_[here] ? onPart : noWay;
   for (const Move& move : moves_) {

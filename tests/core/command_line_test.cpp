@@ -82,7 +82,7 @@ TEST(CommandLine, SaysWhatDoesNotFitInADecision) {
   EXPECT_THAT(refusal(R"([{"do":"zone","as":"block","shape":"ball","center":[1e200,0,0],"size":[5,5,5]}])"), HasSubstr("4000 mm"));
   EXPECT_THAT(refusal(R"([{"do":"prop","at":[0,0,0]}])"), HasSubstr("no surface near"));
   EXPECT_THAT(refusal(R"([{"do":"change_prop","prop":3,"width":2}])"), HasSubstr("no prop 3"));
-  EXPECT_THAT(refusal(R"([{"do":"site","at":[60,60,12],"set":{"support.free_lean":30}}])"), HasSubstr("Gaps, interface"));
+  EXPECT_THAT(refusal(R"([{"do":"site","at":[60,60,12],"set":{"support.free_lean":30}}])"), HasSubstr("gaps, interface"));
   EXPECT_THAT(refusal(R"([{"do":"remove","at":[1,1,1]}])"), HasSubstr("no support at"));
   EXPECT_THAT(refusal(R"([{"do":"remove","at":"there"}])"), HasSubstr("three numbers"));
 }
