@@ -15,7 +15,6 @@ constexpr double eps = 1e-7;  // mm
 constexpr double rise = WaysDown::rise;
 constexpr double turn = 0.24;       // of tangent per level: thirteen degrees near vertical
 constexpr double touch = 0.7;       // mm at which two branches may become one
-constexpr double steepest = 0.92;   // WaysDown plans with so much of the lean's tangent; two that meet may use the rest
 constexpr double arrival = 0.7;     // of a turn: how fast each may still drift where two meet
 constexpr int reached = 7;           // levels below a neck in which a place that leads down is looked for
 constexpr double farthest = 24;     // mm between branches that still seek each other
@@ -170,7 +169,7 @@ class Grower {
   // Whether two may go on from one place without a kink, before it and after.
   bool fit(const Agent& a, const Agent& b, const Vec2& at) const {
     const Vec2 ofA = at - a.at, ofB = at - b.at;
-    return (ofA - a.drift).norm() < turn - a.spread && (ofB - b.drift).norm() < turn - b.spread && (ofA - ofB).norm() < 2 * arrival * turn && std::max(ofA.norm(), ofB.norm()) < ways_.reach() / steepest;
+    return (ofA - a.drift).norm() < turn - a.spread && (ofB - b.drift).norm() < turn - b.spread && (ofA - ofB).norm() < 2 * arrival * turn && std::max(ofA.norm(), ofB.norm()) < ways_.reach() / WaysDown::steepness;
   }
 
   // All take their step; those that meet go on as one.

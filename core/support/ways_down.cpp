@@ -16,7 +16,6 @@ constexpr double finest = 0.3, coarsest = 0.5;  // mm across a cell
 constexpr std::size_t mostCells = 24'000'000;   // of the whole field
 constexpr double roomUnit = 0.04;               // mm
 constexpr double narrow = 2, tight = 4;         // mm of room under which a way costs more, much and a little: high trunks need some
-constexpr double steepness = 0.92;              // of the lean's tangent: the rest is for radii that change
 constexpr int deep = 3;                         // levels a branch may fall straight onto the part
 
 // Squared distances, in cells, to the nearest set cell of a row of column distances.

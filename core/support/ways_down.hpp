@@ -17,6 +17,7 @@ namespace trellis {
 class WaysDown {
  public:
   static constexpr double rise = 1;  // mm from level to level
+  static constexpr double steepness = 0.92;  // of the lean's tangent that ways are planned with: the rest is for radii that change, and where branches meet
 
   // rules are those of the branches, leastRadius that of the thinnest; barred as for buildColumn. Nothing leads out of the box.
   WaysDown(const Obstacles& obstacles, const std::vector<Polygons>& barred, const SupportRules& rules, double leastRadius, const Box2& within, const Progress& progress);
@@ -34,8 +35,7 @@ class WaysDown {
   // Whether a branch that has to stand on a part does so straight below.
   bool isOverLedge(int level, const Vec2& at) const;
 
-  // Where to go next from a place that leads down: the cheapest move of those that lead down, nearest to wanted if several are
-  // nearly as good. none if at leads nowhere or has arrived.
+  // Where to go next from a place that leads down, for the least detour; nothing where it has arrived or leads nowhere.
   std::optional<Vec2> descend(int level, const Vec2& at) const;
   // Where to go next, for a move that is wanted and one it comes from, which may change by turn mm: as near to that as leads down
   // no worse than at does and does not run into something; if that is not to be had, with a sharper turn.
