@@ -6,6 +6,8 @@
 #include <QLabel>
 #include <QTreeWidget>
 
+#include <algorithm>
+
 namespace trellis::test {
 namespace {
 
@@ -70,6 +72,25 @@ TEST_F(BuildSheetTest, PiecesAreListedAndTheirBodiesSetFromTheList) {
   window.session().undo();
   settled();
   EXPECT_EQ(pieces()->topLevelItem(0)->text(4), "first");
+}
+
+TEST_F(BuildSheetTest, TheStructureIsChosenBesideASentenceOnWhichSuits) {
+  open(table(30, 12, 3));
+  window.showSheet(3);
+  settled();
+  EXPECT_TRUE(window.findChild<QLabel*>("suits")->text().startsWith("Normal suits")) << window.findChild<QLabel*>("suits")->text().toStdString();
+  const auto trees = [this] {
+    const auto& all = window.session().shown().build->trees;
+    return std::count_if(all.begin(), all.end(), [](const auto& tree) { return tree != nullptr; });
+  };
+  EXPECT_EQ(trees(), 0);
+  choose(presets("support.structure"), "tree");
+  settled();
+  EXPECT_EQ(window.session().settings().text("support.structure"), "tree");
+  EXPECT_GT(trees(), 0);
+  window.session().undo();
+  settled();
+  EXPECT_EQ(trees(), 0);
 }
 
 }  // namespace
