@@ -22,6 +22,7 @@ constexpr double worthwhile = 1.3;  // times the height it takes to meet another
 constexpr double thickening = 0.12; // mm of radius per mm of height, going down
 constexpr double thinning = 0.07;   // and where it gets tight again
 constexpr double loadExponent = 0.25;
+constexpr double sturdy = 1.1;       // times as thick as steadiness asks for: outlines are rounded, and branches begin thin
 
 struct Agent {
   std::uint32_t node;
@@ -325,7 +326,7 @@ class Grower {
 double branchRadius(double top, double height, double load, const SupportRules& rules) {
   const double tip = neckRadius(rules);
   if (rules.trunkWidth > 0) return std::max(tip, tip + (rules.trunkWidth / 2 - tip) * (top - height) / top);
-  return std::max(tip * std::pow(load, loadExponent), (top - height) * leastSteadiness / 2);
+  return std::max(tip * std::pow(load, loadExponent), sturdy * (top - height) * leastSteadiness / 2);
 }
 
 Grove growGrove(const std::vector<Tip>& tips, const WaysDown& ways, const SupportRules& rules, const Progress& progress) {
