@@ -214,7 +214,7 @@ void TallyBar::refreshBreakdown() {
     rows += QString("<tr><td>%1&nbsp;&nbsp;</td><td align='right'>&nbsp;%2 g&nbsp;</td><td align='right'>&nbsp;%3</td></tr>")
                 .arg(name).arg(grams(use, settings), 0, 'f', 2).arg(durationWords(use.seconds));
   };
-  static const char* names[featureCount] = {"outer walls", "inner walls", "walls that lean out", "skins", "skins over support", "infill", "bridges", "support body", "graded layers", "upper interface",
+  static const char* names[featureCount] = {"outer walls", "inner walls", "walls that lean out", "skins", "skins over support", "infill", "bridges", "support body", "branches", "graded layers", "upper interface",
                                              "lower interface", "holds", "feet", "bed", "skirt", "brim", "prime tower"};
   for (std::size_t i = 0; i < featureCount; ++i) {
     const Use& use = shown.build->tally.features[i];
