@@ -10,6 +10,7 @@
 #include "core/pipeline/pipeline.hpp"
 #include "core/project/operations.hpp"
 #include "core/project/project_file.hpp"
+#include "core/trial/trial_report.hpp"
 
 #include <CLI/CLI.hpp>
 #include <fmt/format.h>
@@ -48,6 +49,7 @@ struct Options {
   std::string file, out, settings, ops, gcode, project, report, svg;
   std::vector<std::string> sets;
   double layerHeight = 0;
+  TrialRules trial;
   bool json = false;
 };
 
@@ -214,6 +216,19 @@ void runSites(const Options& options) {
                site["decision"] == "proposed" ? "" : site["decision"].get<std::string>());
 }
 
+void runTrial(const Options& options) {
+  const Bar bar;
+  const TrialPrint trial = trialPrint(readGcode(readFile(options.file), bar.progress()), options.trial, bar.progress());
+  const Json report = reportOf(trial);
+  if (options.json) return void(std::cout << report.dump(2, ' ', false, Json::error_handler_t::replace) << "\n");
+  fmt::print("{}\n", verdictOf(trial));
+  for (std::size_t i = 0; i < bearingNames.size(); ++i)
+    fmt::print("  {:<10}{:12.1f} mm of line, {:.1f} mm of it the part's\n", bearingNames[i], trial.length[i], trial.partLength[i]);
+  for (const TrialStart& start : trial.starts)
+    fmt::print("  begins in mid-air at {:.1f}, {:.1f}, {:.2f} mm, layer {}, line {} of the text\n", start.at.x(), start.at.y(), start.at.z(), start.layer, start.line);
+  for (const std::string& what : trial.ignored) fmt::print("  not known, and passed over: {}\n", what);
+}
+
 void runConvert(const Options& options) {
   const Bar bar;
   const ProjectPtr project = loaded(options, bar.progress());
@@ -268,6 +283,14 @@ int main(int argc, char** argv) {
   build->add_option("--gcode", options.gcode, "write G-code here");
   build->add_option("--project", options.project, "write the project here");
   build->add_option("--report", options.report, "write the report (JSON) here");
+  CLI::App* trial = app.add_subcommand("trial", "what would print on air, from G-code alone");
+  trial->add_option("FILE", options.file, "G-code of any program")->required();
+  trial->add_option("--line-width", options.trial.lineWidth, "mm, where no comment says it")->check(CLI::Range(0.05, 10.0));
+  trial->add_option("--layer-height", options.trial.layerHeight, "mm, where no comment says it; else from the volume")->check(CLI::Range(0.01, 5.0));
+  trial->add_option("--release", options.trial.release, "mm below which support no longer carries; else one and a half layers")->check(CLI::Range(0.0, 10.0));
+  trial->add_option("--bridge", options.trial.bridgeLimit, "mm that lines span from anchor to anchor")->check(CLI::Range(0.0, 1000.0));
+  trial->add_option("--filament", options.trial.filamentDiameter, "mm of the filament's diameter")->check(CLI::Range(0.5, 5.0));
+  trial->add_flag("--json", options.json, "JSON on standard output");
   CLI::App* convert = app.add_subcommand("convert", "a mesh or project written as .stl or .3mf");
   addProjectOptions(convert, options);
   convert->add_option("OUT", options.out, "where to write, .stl or .3mf")->required();
@@ -283,6 +306,7 @@ int main(int argc, char** argv) {
     if (*sites) runSites(options);
     if (*slices) runSlices(options);
     if (*build) runBuild(options);
+    if (*trial) runTrial(options);
     if (*convert) runConvert(options);
     if (*settings) runSettings(options);
     return 0;

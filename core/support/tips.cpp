@@ -12,6 +12,7 @@ namespace trellis {
 namespace {
 
 constexpr double pitch = 0.3;     // mm between places of the lattice
+constexpr double touching = 0.01; // mm; nearer than this it begins on something
 constexpr double smallest = 0.02; // mm²; less demand than this prints nothing
 
 struct Place {
@@ -37,6 +38,7 @@ class Placer {
     }
     for (const auto& [region, top] : layers) addThin(region, top);
     for (Place& place : places_) place.border = isBorder(place);
+    for (const auto& [region, top] : layers) carryStarts(region, top);
     serve(true, radius_ + rules_.lineWidth);
     serve(false, radius_ + rules_.tipSpacing / 2);
     return std::move(tips_);
@@ -56,6 +58,30 @@ class Placer {
           if (!known) add(at, top);
         }
       }
+  }
+
+  // What begins in mid-air and is smaller than a tip has one right under it: beside one, it would fall past.
+  void carryStarts(const Polygons& region, double top) {
+    for (const Polygons& start : components(region)) {
+      const Box2 box = boundsOf(start);
+      if (box.sizes().maxCoeff() > 2 * radius_ || !intersect(grow(start, touching), below(top)).empty()) continue;
+      std::size_t middle = places_.size();
+      double least = radius_;
+      forNear(box.center(), top, radius_, [&](std::size_t k) {
+        if (const double away = (places_[k].at - box.center()).norm(); places_[k].top == top && away < least) {
+          least = away;
+          middle = k;
+        }
+      });
+      if (middle < places_.size()) put(middle);
+    }
+  }
+
+  // The section of the layer below the one that is carried by support with this top.
+  const Polygons& below(double top) const {
+    std::size_t layer = site_.lowest;
+    while (obstacles_.plan.spans[layer].bottom < top + rules_.gapAbove - 1e-6) ++layer;
+    return obstacles_.sections[layer > 0 ? layer - 1 : 0];
   }
 
   void add(const Vec2& at, double top) {

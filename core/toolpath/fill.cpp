@@ -45,7 +45,63 @@ std::vector<Crossing> findCrossings(const Polygons& region, const Turn& turn, do
   return crossings;
 }
 
+// A line on its way through the strips, in turned coordinates: what it has gone since it last crossed a fill line.
+struct Crossed {
+  std::vector<Vec2> way;
+  bool isHeld(double longest, double crooked) const {
+    double length = 0, away = 0;
+    const Vec2 chord = way.back() - way.front();
+    for (std::size_t i = 1; i < way.size(); ++i) {
+      length += (way[i] - way[i - 1]).norm();
+      const Vec2 from = way[i] - way.front();
+      const double t = chord.squaredNorm() > 0 ? std::clamp(from.dot(chord) / chord.squaredNorm(), 0.0, 1.0) : 0;
+      away = std::max(away, (from - t * chord).norm());
+    }
+    return length <= longest && away <= crooked;
+  }
+};
+
 }  // namespace
+
+Polygons stripsWithoutHold(const Polygons& lines, double angle, double pitch, double longest, double crooked, double margin) {
+  Polygons strips;
+  const Turn turn(angle);
+  const double step = pitch * unitsPerMm, past = margin * unitsPerMm;
+  const auto stripOf = [&](double y) { return std::floor(y / step - 0.5); };
+  for (const Polygon& line : lines) {
+    Crossed since;
+    const auto end = [&] {
+      if (since.way.size() > 1 && !since.isHeld(longest * unitsPerMm, crooked * unitsPerMm)) {
+        double left = 1e300, right = -1e300, y = 0;
+        for (const Vec2& p : since.way) {
+          left = std::min(left, p.x());
+          right = std::max(right, p.x());
+          y += p.y() / static_cast<double>(since.way.size());
+        }
+        const double low = (stripOf(y) + 0.5) * step - past, high = low + step + 2 * past;
+        strips.push_back({turn.out(left, low), turn.out(right, low), turn.out(right, high), turn.out(left, high)});
+      }
+      since.way.clear();
+    };
+    for (std::size_t i = 1; i < line.size(); ++i) {
+      Vec2 a = turn.in(line[i - 1]);
+      const Vec2 b = turn.in(line[i]);
+      if (since.way.empty()) since.way.push_back(a);
+      while (stripOf(a.y()) != stripOf(b.y())) {
+        const double y = (stripOf(a.y()) + (b.y() > a.y() ? 1.5 : 0.5)) * step + (b.y() > a.y() ? 0 : -1);  // just past the fill line
+        const double t = (y - a.y()) / (b.y() - a.y());
+        if (!(t > 0 && t <= 1)) break;
+        a += t * (b - a);
+        since.way.push_back(a);
+        end();
+        since.way.push_back(a);
+      }
+      since.way.push_back(b);
+    }
+    end();
+  }
+  return strips;
+}
 
 Polygons fillLines(const Polygons& region, double angle, double pitch, double shortest) {
   Polygons lines;

@@ -54,6 +54,23 @@ void markSteep(std::vector<Path>& loops, const Polygons& below) {
   }
 }
 
+// Lines that end where another begins are one: outlines that were cut open where they happened to begin.
+Polygons joined(Polygons lines) {
+  for (std::size_t i = 0; i < lines.size(); ++i)
+    for (std::size_t k = i + 1; k < lines.size();) {
+      if (lines[i].front() == lines[k].front() || lines[i].back() == lines[k].back()) std::reverse(lines[k].begin(), lines[k].end());
+      if (lines[k].back() == lines[i].front()) std::swap(lines[i], lines[k]);
+      if (lines[i].back() != lines[k].front()) {
+        ++k;
+        continue;
+      }
+      lines[i].insert(lines[i].end(), lines[k].begin() + 1, lines[k].end());
+      lines.erase(lines.begin() + static_cast<std::ptrdiff_t>(k));
+      k = i + 1;
+    }
+  return lines;
+}
+
 // What neither loops nor single lines reach.
 Polygons unprinted(const Walls& walls, double lineWidth) {
   Polygons printed;
@@ -64,7 +81,7 @@ Polygons unprinted(const Walls& walls, double lineWidth) {
 
 class IslandFiller {
  public:
-  IslandFiller(const std::vector<Polygons>& sections, const Polygons& buried, std::size_t layer, const Polygons& carried, const PartRules& rules)
+  IslandFiller(const std::vector<Polygons>& sections, const std::vector<Polygons>& buried, std::size_t layer, const Polygons& carried, const PartRules& rules)
       : sections_(sections), buried_(buried), layer_(layer), carried_(carried), rules_(rules) {}
 
   // Bridges, skins and infill of what the walls leave free, in the order they are printed.
@@ -76,10 +93,19 @@ class IslandFiller {
       addLines(stages.emplace_back(), Feature::bridge, w, fillLines(grow(bridge, -w * fillInset), angle, w));
     }
     const Polygons rest = subtract(inside, bridges);
-    const Polygons skins = skinsIn(rest);
+    Polygons skins = skinsIn(rest);
     const bool carried = !carried_.empty() && area(intersect(skins, carried_)) > area(skins) / 2;
     const double angle = carried || layer_ % 2 == 0 ? evenAngle : oddAngle;
-    addLines(stages.emplace_back(), carried ? Feature::skinCarried : Feature::skin, w, fillLines(grow(skins, -w * fillInset), angle, w));
+    const Feature feature = carried ? Feature::skinCarried : Feature::skin;
+    Polygons reach = grow(skins, -w * fillInset), edges = edgesOf(reach, inside);
+    if (const Polygons more = intersect(wantingHold(edges), rest); !more.empty()) {
+      skins = unite(skins, more);
+      reach = grow(skins, -w * fillInset);
+      edges = edgesOf(reach, inside);
+    }
+    addLines(stages.emplace_back(), feature, w, edges);
+    const Polygons within = edges.empty() ? reach : subtract(reach, around(edges, w * (0.5 + fillInset)));
+    addLines(stages.emplace_back(), feature, w, fillLines(within, angle, w));
     if (rules_.infillDensity <= 0) return;
     const Polygons room = grow(grow(subtract(rest, skins), -w / 2), w * (0.5 - fillInset));  // but where it is narrower than a line
     addLines(stages.emplace_back(), Feature::infill, w,
@@ -89,12 +115,29 @@ class IslandFiller {
  private:
   Polygons skinsIn(const Polygons& rest) const {
     const double w = rules_.lineWidth;
-    const Polygons bare = grow(subtract(rest, buried_), -w / 8);  // but slivers of slopes
+    const Polygons bare = grow(subtract(rest, buried_[layer_]), -w / 8);  // but slivers of slopes
     return bare.empty() ? bare : intersect(rest, grow(bare, w + w / 8));
   }
 
+  // Where a skin borders on infill, one line along its rim, from wall to wall: it spans the infill below, and the ends of skin and
+  // infill lines hold on to it.
+  Polygons edgesOf(const Polygons& skins, const Polygons& inside) const {
+    const double w = rules_.lineWidth;
+    Polygons rims = joined(linesInside(asLines(simplified(skins, smoothing)), grow(inside, -w * (fillInset + 0.05))));
+    std::erase_if(rims, [&](const Polygon& line) { return lengthOf({Feature::skin, w, false, line}) < w; });
+    return rims;
+  }
+
+  // Where such a line would run along the infill below and find nothing to hold on to, the skin is to reach to the next infill line.
+  Polygons wantingHold(const Polygons& edges) const {
+    if (layer_ == 0 || edges.empty() || rules_.infillDensity <= 0) return {};
+    const double w = rules_.lineWidth;
+    const Polygons overInfill = linesInside(edges, buried_[layer_ - 1]);
+    return unite(stripsWithoutHold(overInfill, layer_ % 2 ? evenAngle : oddAngle, w / rules_.infillDensity, rules_.longestSpan, w / 2, w * fillInset));
+  }
+
   const std::vector<Polygons>& sections_;
-  const Polygons& buried_;
+  const std::vector<Polygons>& buried_;
   std::size_t layer_;
   const Polygons& carried_;
   const PartRules& rules_;
@@ -136,7 +179,7 @@ std::vector<Polygons> buriedIn(const std::vector<Polygons>& sections, const Part
 PartPaths partPaths(std::size_t part, const std::vector<Polygons>& sections, const std::vector<Polygons>& buried, std::size_t layer,
                     const Polygons& carried, const PartRules& rules) {
   PartPaths result;
-  const IslandFiller filler(sections, buried[layer], layer, carried, rules);
+  const IslandFiller filler(sections, buried, layer, carried, rules);
   for (const Polygons& island : components(sections[layer])) {
     Walls walls = wallsOf(island, rules.walls, rules.lineWidth, Feature::wallOuter, Feature::wallInner);
     PathGroup group{{Owner::part, part}, {}};

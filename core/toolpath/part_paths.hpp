@@ -14,6 +14,7 @@ struct PartRules {
   int walls = 2;
   int skinTop = 4, skinBottom = 3;  // layers
   double infillDensity = 0.15;  // 0–1
+  double longestSpan = 9;       // mm a single line may run over nothing from hold to hold
 };
 
 struct PartPaths {

@@ -1,0 +1,67 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/trial/trial_report.hpp"
+
+#include <fmt/format.h>
+
+#include <numeric>
+
+namespace trellis {
+
+namespace {
+
+constexpr double worthSaying = 0.5;  // mm of bead on air
+
+nlohmann::json lengthsOf(const TrialPrint::Lengths& lengths) {
+  nlohmann::json json = nlohmann::json::object();
+  for (std::size_t i = 0; i < lengths.size(); ++i) json[std::string(bearingNames[i])] = lengths[i];
+  return json;
+}
+
+nlohmann::json placeOf(const Vec3f& at) { return {at.x(), at.y(), at.z()}; }
+
+// Stretches of parts on air; those that follow one another are one.
+nlohmann::json airOf(const TrialPrint& trial) {
+  nlohmann::json all = nlohmann::json::array();
+  const Stretch* last = nullptr;
+  for (const Stretch& stretch : trial.stretches) {
+    if (stretch.bearing != Bearing::air || !isPart(trial.said[stretch.said])) {
+      last = nullptr;
+      continue;
+    }
+    if (last && last->said == stretch.said && (last->to - stretch.from).norm() < 1e-4f) {
+      all.back()["to"] = placeOf(stretch.to);
+      all.back()["length_mm"] = all.back()["length_mm"].get<double>() + stretch.length();
+    } else {
+      all.push_back({{"from", placeOf(stretch.from)}, {"to", placeOf(stretch.to)}, {"length_mm", stretch.length()}, {"line", stretch.line},
+                     {"feature", trial.said[stretch.said].feature}});
+    }
+    last = &stretch;
+  }
+  return all;
+}
+
+}  // namespace
+
+nlohmann::json reportOf(const TrialPrint& trial) {
+  nlohmann::json starts = nlohmann::json::array();
+  for (const TrialStart& start : trial.starts)
+    starts.push_back({{"at", {start.at.x(), start.at.y(), start.at.z()}}, {"layer", start.layer}, {"length_mm", start.length}, {"line", start.line}});
+  nlohmann::json filament = nlohmann::json::object();
+  for (const auto& [feature, used] : trial.filament) filament[feature] = {{"mm", used.mm}, {"mm3", used.mm3}};
+  return {{"length_mm", lengthsOf(trial.length)}, {"part_length_mm", lengthsOf(trial.partLength)}, {"part_on_air", trial.onAir()}, {"air", airOf(trial)},
+          {"floating_starts", starts}, {"time_s", trial.seconds}, {"filament", filament}, {"layers", trial.tops.size()}, {"ignored", trial.ignored},
+          {"verdict", verdictOf(trial)}};
+}
+
+std::string verdictOf(const TrialPrint& trial) {
+  const double air = trial.partLength[static_cast<std::size_t>(Bearing::air)];
+  if (std::accumulate(trial.length.begin(), trial.length.end(), 0.0) <= 0) return "It lays no bead at all.";
+  std::string words;
+  if (!trial.starts.empty())
+    words = fmt::format("{} {} in mid-air, first at {:.2f} mm height.", trial.starts.size() == 1 ? "One place" : fmt::format("{} places", trial.starts.size()),
+                        trial.starts.size() == 1 ? "begins" : "begin", trial.starts.front().at.z());
+  if (air >= worthSaying) words += fmt::format("{}{:.1f} mm of the part's lines print on air, {:.2f} %.", words.empty() ? "" : " ", air, trial.onAir() * 100);
+  return words.empty() ? "Nothing would print on air." : words;
+}
+
+}  // namespace trellis

@@ -1,0 +1,17 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// A trial print as JSON and in a sentence.
+#pragma once
+
+#include "core/trial/trial_print.hpp"
+
+#include <nlohmann/json.hpp>
+
+namespace trellis {
+
+// With the keys of docs/formats/report.md.
+nlohmann::json reportOf(const TrialPrint& trial);
+
+// "Nothing would print on air." or what would, and where first.
+std::string verdictOf(const TrialPrint& trial);
+
+}  // namespace trellis
