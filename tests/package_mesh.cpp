@@ -1,10 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "tests/package_mesh.hpp"
 
+#include "core/mesh/read_mesh.hpp"
+
+#include <filesystem>
 #include <fstream>
 #include <stdexcept>
 
 namespace trellis::test {
+
+MeshPtr demoPart(const std::string& name) { return readMeshFile(std::filesystem::path(TRELLIS_DEMO) / (name + ".stl"), Progress()).front().mesh; }
 
 MeshPtr packageMesh(const std::string& name, double size) {
   std::ifstream file(std::string(TRELLIS_PACKAGE_MESHES) + "/" + name + ".off");

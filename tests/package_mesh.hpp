@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Open meshes that Debian's libcgal-demo carries, for tests and benchmarks.
+// Meshes to try things on: the demo's own parts, and open ones that Debian's libcgal-demo carries.
 #pragma once
 
 #include "core/mesh/triangle_mesh.hpp"
@@ -7,6 +7,9 @@
 #include <string>
 
 namespace trellis::test {
+
+// A part of the demo by name, such as "frond".
+MeshPtr demoPart(const std::string& name);
 
 // By name, such as "bunny00"; upright, 60 mm in its largest extent, its box beginning at the origin. Throws
 // std::runtime_error when the package is not installed.

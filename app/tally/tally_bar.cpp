@@ -144,7 +144,7 @@ QString TallyBar::remedyLinks(std::size_t finding) const {
   QString links;
   const auto& remedies = session_.shown().build->findings[finding].remedies;
   for (std::size_t k = 0; k < remedies.size(); ++k)
-    links += QString(" <a href='%1/%2' style='color:%3'>%4</a>").arg(finding).arg(k).arg(theme().accent.name(), QString::fromStdString(nameOf(remedies[k])).toHtmlEscaped());
+    links += QString(" <a href='%1/%2' style='color:%3'>%4</a>").arg(finding).arg(k).arg(theme().accent.name(), QString::fromStdString(remedies[k].name).toHtmlEscaped());
   return links;
 }
 
@@ -152,7 +152,7 @@ void TallyBar::apply(const QString& link) {
   if (session_.isStale()) return;
   const auto& findings = session_.shown().build->findings;
   const std::size_t finding = link.section('/', 0, 0).toULongLong(), remedy = link.section('/', 1, 1).toULongLong();
-  if (finding < findings.size() && remedy < findings[finding].remedies.size()) session_.perform(findings[finding].remedies[remedy]);
+  if (finding < findings.size() && remedy < findings[finding].remedies.size()) session_.performTogether(findings[finding].remedies[remedy].steps);
 }
 
 void TallyBar::pin() {

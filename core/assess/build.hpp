@@ -4,6 +4,7 @@
 
 #include "core/assess/finding.hpp"
 #include "core/assess/pieces.hpp"
+#include "core/assess/stability.hpp"
 #include "core/gcode/print.hpp"
 #include "core/mesh/health.hpp"
 #include "core/mesh/inspect.hpp"
@@ -14,6 +15,8 @@
 #include "core/support/support_layers.hpp"
 
 namespace trellis {
+
+struct HoldAdvice;  // see hold_advice.hpp
 
 struct PartBuild {
   MeshPtr placed;  // in plate coordinates
@@ -29,6 +32,8 @@ struct PartBuild {
   std::shared_ptr<const std::vector<Polygons>> keptFree;  // demand that only a clean face keeps from being carried
   std::shared_ptr<const std::vector<DemandSite>> demand;
   std::shared_ptr<const std::vector<Polygons>> buried;  // sections without their skins
+  std::shared_ptr<const Stability> stability;
+  std::shared_ptr<const HoldAdvice> holdAdvice;  // null where it stands well
 };
 
 // Settings that some support is built by: those of each part, then those that decisions have for themselves.

@@ -25,8 +25,23 @@ Json toJson(const Vec3& v) { return {tidy(v.x()), tidy(v.y()), tidy(v.z())}; }
 
 Json remediesOf(const Finding& finding) {
   Json names = Json::array();
-  for (const Operation& remedy : finding.remedies) names.push_back(nameOf(remedy));
+  for (const Remedy& remedy : finding.remedies) names.push_back(remedy.name);
   return names;
+}
+
+Json levelJson(const StandingLevel& level) { return {{"z", tidy(level.z)}, {"give_mm", tidy(level.give)}, {"factor", tidy(level.factor)}, {"at", toJson(level.at)}}; }
+
+// Of each part: where it gives way most, where the plate holds it least, and the layers where support holds it.
+Json stabilityJson(const Build& build) {
+  Json parts = Json::array();
+  for (const PartBuild& part : build.parts) {
+    if (part.stability->levels.empty()) continue;
+    Json json{{"part", parts.size()}, {"most_giving", levelJson(*part.stability->mostGiving())}, {"least_held", levelJson(*part.stability->leastHeld())}, {"held_at", Json::array()}};
+    for (const StandingLevel& level : part.stability->levels)
+      if (level.held) json["held_at"].push_back(tidy(level.z));
+    parts.push_back(std::move(json));
+  }
+  return parts;
 }
 
 }  // namespace
@@ -118,7 +133,9 @@ Json reportOf(const Build& build, const Settings& settings) {
   report["findings"] = Json::array();
   for (const Finding& finding : build.findings)
     report["findings"].push_back({{"code", finding.code}, {"severity", nameOf(finding.severity)}, {"message", finding.message},
-                                  {"at", toJson(finding.at)}, {"part", finding.part}, {"remedies", remediesOf(finding)}});
+                                  {"at", toJson(finding.at)}, {"part", finding.part}, {"remedies", remediesOf(finding)},
+                                  {"accepted", finding.accepted ? Json(*finding.accepted) : Json()}});
+  report["stability"] = stabilityJson(build);
   Json& timing = report["timing_ms"] = Json::object();
   for (const auto& [stage, milliseconds] : build.milliseconds) timing[stage] = tidy(milliseconds);
   return report;

@@ -2,6 +2,7 @@
 #include "core/pipeline/pipeline.hpp"
 
 #include "core/assess/findings.hpp"
+#include "core/assess/hold_advice.hpp"
 #include "core/base/parallel.hpp"
 #include "core/pipeline/keys.hpp"
 #include "core/slice/polygon_key.hpp"
@@ -33,6 +34,8 @@ struct Pipeline::PartCache {
   Memo<MarkShadows> shadows, clean;
   Memo<std::vector<Polygons>> keptFree;
   Memo<std::vector<DemandSite>> demand;
+  Memo<Stability> stability;
+  Memo<HoldAdvice> holdAdvice;
 };
 
 // One run: the steps in order, with the clock for each.
@@ -271,6 +274,20 @@ struct Pipeline::Run {
     build->pieces = judgePieces(*build, solids, openings, pipeline.waysOut_, progress);
   }
 
+  void weighStanding() {
+    const StabilityRules rules = stabilityRules(project.settings);
+    for (std::size_t p = 0; p < project.parts.size(); ++p) {
+      PartBuild& part = build->parts[p];
+      PartCache& cache = *pipeline.parts_[p];
+      const std::vector<Polygons> holds = holdsOf(*build, p);
+      KeyBuilder key;
+      key.add(cache.sections.key()).add(rules.stiffness).add(rules.adhesion).add(rules.spread);
+      for (const Polygons& layer : holds) key.add(keyOf(layer));
+      part.stability = cache.stability.get(key.key(), [&] { return stabilityOf(part.plan, *part.sections, holds, rules, progress); });
+      if (!standsWell(*part.stability, rules)) part.holdAdvice = cache.holdAdvice.get(key.key(), [&] { return adviseHolds(project, *build, p); });
+    }
+  }
+
   using LayersByKey = std::unordered_map<std::uint64_t, std::shared_ptr<const PrintLayer>>;
 
   // With these filaments for the pieces' bodies. Layers that were printed so before are taken from known.
@@ -346,6 +363,7 @@ struct Pipeline::Run {
     build->support = pipeline.support_.get(columnsKey, [&] { return assembleSupport(build->columns, progress); });
     stage("judging pieces", 0.55);
     judge();
+    weighStanding();
     stage("laying lines", 0.6);
     layPaths();
     stage("counting", 0.98);

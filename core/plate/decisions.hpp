@@ -57,4 +57,11 @@ struct SiteDecision {
   Overrides settings = {};
 };
 
+// A finding that the maker lets be.
+struct Accepted {
+  std::string code;        // of the finding
+  Vec3 at = Vec3::Zero();  // where it was; of a part in its mesh's coordinates, of the plate on it
+  std::string note;        // why; may be empty
+};
+
 }  // namespace trellis

@@ -18,6 +18,7 @@ struct Part {
   std::vector<Prop> props = {};
   std::vector<SiteDecision> sites = {};
   Overrides settings = {};  // where this part differs from the plate
+  std::vector<Accepted> accepted = {};
   std::vector<LostMarks> lostMarks = {};  // what the last replacement of its mesh could not keep
 };
 

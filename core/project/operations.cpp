@@ -171,6 +171,27 @@ ProjectPtr applyTo(const Project& project, const ApplyPreset& apply) {
   return result;
 }
 
+constexpr double samePlace = 3;  // mm
+
+// What was accepted at the place before is replaced.
+void accept(std::vector<Accepted>& all, const AcceptFinding& what, const Affine& toPlate) {
+  std::erase_if(all, [&](const Accepted& one) { return one.code == what.code && (toPlate * one.at - what.at).norm() <= samePlace; });
+  if (what.accept) all.push_back({what.code, toPlate.inverse() * what.at, what.note});
+}
+
+ProjectPtr applyTo(const Project& project, const AcceptFinding& what) {
+  if (!what.at.allFinite()) throw Error("A finding is accepted at a place in mm.");
+  if (what.part < 0) {
+    auto result = std::make_shared<Project>(project);
+    accept(result->accepted, what, Affine::Identity());
+    return result;
+  }
+  const auto index = static_cast<std::size_t>(what.part);
+  Part part = partAt(project, index);
+  accept(part.accepted, what, transformOf(part.placement, *part.mesh));
+  return withPart(project, index, std::move(part));
+}
+
 std::string lowered(std::string text) {
   if (!text.empty()) text[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(text[0])));
   return text;
@@ -195,6 +216,7 @@ std::string named(const ChangeSetting& change) {
   if (const auto* yes = std::get_if<bool>(&change.value)) return lowered(row.label) + (*yes ? " on" : " off");
   return lowered(row.label) + (row.choices.empty() ? "" : ": " + choiceInWords(row.key, std::get<std::string>(change.value)));
 }
+std::string named(const AcceptFinding& what) { return what.accept ? "accept a finding" : "no longer accept a finding"; }
 std::string named(const ApplyPreset& apply) { return "preset: " + lowered(presetNamed(apply.preset).label); }
 std::string named(const ResetSetting& reset) { return "reset " + lowered(settingRow(reset.key).label); }
 

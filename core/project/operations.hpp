@@ -113,6 +113,14 @@ struct DecideSite {
   std::optional<Choice> choice = {};
   std::optional<Overrides> settings = {};
 };
+// Lets a finding be, with a note why, or no longer. The finding is the one with this code at this place, plate coordinates.
+struct AcceptFinding {
+  int part = -1;  // −1: the plate
+  std::string code;
+  Vec3 at = Vec3::Zero();
+  std::string note;
+  bool accept = true;
+};
 struct ChangeSetting {
   std::string key;
   SettingValue value;
@@ -131,7 +139,7 @@ struct ApplyPreset {
 
 using Operation = std::variant<AddParts, RemovePart, CopyPart, MirrorPart, ArrangeParts, PlacePart, LayFaceDown, MendPart,
                                ReplaceMesh, LayMark, ClearDecisions, KeepFaceClean, AddZone, ChangeZone, CopyZone, RemoveZone, AddProp,
-                               ChangeProp, RemoveProp, DecideSite, ChangeSetting, ResetSetting, ApplyPreset>;
+                               ChangeProp, RemoveProp, DecideSite, AcceptFinding, ChangeSetting, ResetSetting, ApplyPreset>;
 
 // As the Edit menu names it: "enforce stroke", "gap above 0.22 mm".
 std::string nameOf(const Operation& operation);

@@ -244,10 +244,12 @@ Operation operationFrom(const Json& json, const Settings& settings) {
   if (what == "change_prop") return changePropFrom(json);
   if (what == "remove_prop") return RemoveProp{partIn(json), countIn(member(json, "prop"), "prop")};
   if (what == "site") return siteFrom(json);
+  if (what == "accept") return AcceptFinding{json.contains("part") ? static_cast<int>(partIn(json)) : -1, textIn(json, "code"), vectorIn(member(json, "at"), "at"),
+                                             json.contains("note") ? textIn(json, "note") : "", !json.contains("accept") || yesIn(json, "accept")};
   if (what == "set") return setFrom(json);
   if (what == "reset") return ResetSetting{textIn(json, "key"), onePart(json)};
   throw Error(fmt::format("\"do\" cannot be {}. It can be add, remove_part, copy, mirror, arrange, place, lay_down, mend, replace, mark, mark_by_lean, "
-                          "clear, clean_face, zone, change_zone, copy_zone, remove_zone, prop, change_prop, remove_prop, site, remove, set, reset or preset.", what));
+                          "clear, clean_face, zone, change_zone, copy_zone, remove_zone, prop, change_prop, remove_prop, site, remove, accept, set, reset or preset.", what));
 }
 
 }  // namespace trellis

@@ -12,6 +12,7 @@ namespace trellis {
 struct Project {
   std::vector<PartPtr> parts;
   Settings settings;
+  std::vector<Accepted> accepted = {};  // findings about the whole plate
 };
 
 // The settings in force for one part: the plate's, with the part's own on top.

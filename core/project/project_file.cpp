@@ -169,6 +169,17 @@ Vec3 placeFrom(const Json& json) {
   return at;
 }
 
+std::vector<Accepted> acceptedFrom(const Json& json) {
+  std::vector<Accepted> all;
+  if (json.contains("accepted"))
+    for (const Json& saved : json.at("accepted")) all.push_back({saved.at("code").get<std::string>(), placeFrom(saved.at("at")), saved.at("note").get<std::string>()});
+  return all;
+}
+
+void writeAccepted(Json& json, const std::vector<Accepted>& all) {
+  for (const Accepted& one : all) json["accepted"].push_back({{"code", one.code}, {"at", toJson(one.at)}, {"note", one.note}});
+}
+
 void readDecisions(Part& part, const Json& json, const ArchiveReader& archive, std::map<std::string, MeshPtr>& meshes, const std::string& name, bool lenient) {
   const auto list = [&](const char* key) { return json.contains(key) ? json.at(key) : Json::array(); };
   try {
@@ -187,6 +198,7 @@ void readDecisions(Part& part, const Json& json, const ArchiveReader& archive, s
       part.sites.push_back({placeFrom(saved.at("at")), numbered<Choice>(saved.at("choice"), choiceNames), {}});
       readOverrides(part.sites.back().settings, saved.value("settings", Json::object()), lenient, name);
     }
+    part.accepted = acceptedFrom(json);
   } catch (const Error& error) {
     throw Error(name + " is damaged: " + error.what());
   }
@@ -265,6 +277,7 @@ OpenedProject readProject(std::string_view bytes, const std::string& name) {
     Overrides settings;
     readOverrides(settings, decisions.at("settings"), opened.fromNewerVersion, name);
     project->settings = Settings().with(settings);
+    project->accepted = acceptedFrom(decisions);
     std::map<std::string, MeshPtr> meshes;
     for (const Json& part : decisions.at("parts"))
       project->parts.push_back(std::make_shared<const Part>(readPart(part, archive, meshes, name, opened.fromNewerVersion)));
@@ -279,6 +292,7 @@ std::string packProject(const Project& project) {
   const MeshList list = distinctMeshes(project);
   Json decisions{{"format", projectFormat}, {"program", TRELLIS_VERSION}, {"settings", project.settings.toJson()},
                  {"parts", Json::array()}};
+  writeAccepted(decisions, project.accepted);
   std::vector<std::pair<std::string, std::string>> attachments;
   for (std::size_t i = 0; i < list.meshes.size(); ++i)
     attachments.emplace_back(fmt::format("Trellis/mesh-{}.bin", i), packMesh(*list.meshes[i]));
@@ -296,6 +310,7 @@ std::string packProject(const Project& project) {
       json[key] = attachments.back().first;
     }
     writeDecisions(json, part, p, attachments);
+    writeAccepted(json, part.accepted);
     decisions["parts"].push_back(std::move(json));
   }
   attachments.emplace_back(decisionsEntry, decisions.dump(1, ' ', false, Json::error_handler_t::replace));

@@ -7,7 +7,7 @@
 
 namespace trellis {
 
-inline constexpr int projectFormat = 3;  // 2 had marks only; 1 had no settings of single parts and no parts that float
+inline constexpr int projectFormat = 4;  // 3 had no accepted findings; 2 had marks only; 1 had no settings of single parts and no parts that float
 
 struct OpenedProject {
   ProjectPtr project;

@@ -171,6 +171,10 @@ void addMachine(std::vector<SettingRow>& rows) {
   rows.push_back(number("filament.diameter", "Diameter", "mm", 0.5, 4, 1.75, "Of both filaments."));
   rows.push_back(number("filament.density", "Filament density", "g/cm³", 0.3, 10, 1.24, "For the grams."));
   rows.push_back(number("filament.price", "Price", "/kg", 0, 10000, 22, "For the money, in your own currency."));
+  rows.push_back(number("filament.stiffness", "Stiffness", "N/mm²", 1, 100000, 2000,
+                        "Young's modulus across layers: how little a tall part gives way to the nozzle. From memory; a soft filament has a hundredth of it."));
+  rows.push_back(number("filament.adhesion", "Hold on the plate", "N/mm²", 0.001, 100, 0.5,
+                        "What the plate holds before the print comes off. From memory; less on a cold or greasy plate."));
   rows.push_back(number("filament.nozzle_temperature", "Nozzle temperature", "°C", 0, 500, 210, "While printing."));
   rows.push_back(number("filament.bed_temperature", "Bed temperature", "°C", 0, 200, 60, "While printing."));
   rows.push_back(text("filament2.name", "Second filament", "Washaway", "Its name, for the G-code's head."));

@@ -176,7 +176,7 @@ TEST(Props, OneAgainstNothingIsAFinding) {
   const Findings findings = build(project)->findings;
   ASSERT_THAT(findings, withCode("prop-idle"));
   for (const Finding& finding : findings)
-    if (finding.code == "prop-idle") project = performed(*project, finding.remedies.at(0));
+    if (finding.code == "prop-idle") project = performed(*project, finding.remedies.at(0).steps.front());
   EXPECT_THAT(build(project)->findings, Not(withCode("prop-idle")));
   EXPECT_THROW(performed(*project, AddProp{0, onPlate(*project, {14, 10, 40}), 3}), Error);
 }

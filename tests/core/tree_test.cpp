@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Tree supports: where they touch, how they get down, and what they do where that is hard.
 #include "core/assess/structure_advice.hpp"
-#include "core/mesh/read_mesh.hpp"
 #include "core/pipeline/removal.hpp"
+#include "tests/package_mesh.hpp"
 #include "tests/shapes.hpp"
 
 #include <tbb/global_control.h>
@@ -26,7 +26,6 @@ ProjectPtr treeProject(const MeshPtr& mesh, Choices more = {}) {
   return projectOf(mesh, more);
 }
 
-MeshPtr demoPart(const std::string& name) { return readMeshFile(std::string(TRELLIS_DEMO) + "/" + name + ".stl", Progress()).front().mesh; }
 
 std::vector<std::string> codesOf(const Build& build) {
   std::vector<std::string> codes;

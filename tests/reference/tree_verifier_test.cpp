@@ -4,8 +4,6 @@
 #include "tests/reference/verifier.hpp"
 #include "tests/shapes.hpp"
 
-#include "core/mesh/read_mesh.hpp"
-
 #include <algorithm>
 
 namespace trellis::test {
@@ -14,7 +12,7 @@ namespace {
 using Choices = std::vector<std::pair<std::string, nlohmann::json>>;
 
 MeshPtr partNamed(const std::string& name, double size) {
-  if (name.starts_with("demo/")) return readMeshFile(std::string(TRELLIS_DEMO) + "/" + name.substr(5) + ".stl", Progress()).front().mesh;
+  if (name.starts_with("demo/")) return demoPart(name.substr(5));
   return packageMesh(name, size);
 }
 

@@ -4,8 +4,6 @@
 #include "tests/reference/verifier.hpp"
 #include "tests/shapes.hpp"
 
-#include "core/mesh/read_mesh.hpp"
-
 #include <algorithm>
 #include <sstream>
 
@@ -43,7 +41,7 @@ Choices choicesOf(const Promise& promise, Choices extra) {
 }
 
 MeshPtr partNamed(const std::string& name) {
-  if (name.starts_with("demo/")) return readMeshFile(std::string(TRELLIS_DEMO) + "/" + name.substr(5) + ".stl", Progress()).front().mesh;
+  if (name.starts_with("demo/")) return demoPart(name.substr(5));
   return packageMesh(name, 40);
 }
 

@@ -1,0 +1,148 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/assess/hold_advice.hpp"
+
+#include "core/overhang/lean.hpp"
+
+#include <algorithm>
+#include <cmath>
+#include <set>
+
+namespace trellis {
+
+namespace {
+
+constexpr double wallLean = 5;    // degrees; steeper than this, a mark makes a hold
+constexpr double bandHeight = 6;  // mm
+constexpr double leastWall = 1;   // mm² of wall per mm of height that is worth holding
+constexpr int mostHolds = 5;
+
+// mm² of wall per layer that faces a direction.
+std::vector<double> wallsFacing(const PartBuild& part, const Vec2& direction) {
+  std::vector<double> walls(part.plan.count(), 0);
+  const TriangleMesh& mesh = *part.placed;
+  for (std::size_t k = 0; k < mesh.facets.size(); ++k) {
+    const auto corner = [&](int i) -> Vec3 { return mesh.vertices[mesh.facets[k][static_cast<std::size_t>(i)]].cast<double>(); };
+    const Vec3 cross = (corner(1) - corner(0)).cross(corner(2) - corner(0));
+    const double area = cross.norm() / 2;
+    if (area <= 0 || std::abs(leanOf(cross / (2 * area))) > wallLean || cross.head<2>().dot(direction) < 0.6 * 2 * area) continue;
+    const double low = std::min({corner(0).z(), corner(1).z(), corner(2).z()}), high = std::max({corner(0).z(), corner(1).z(), corner(2).z()});
+    for (std::size_t l = 0; l < walls.size(); ++l) {
+      const double shared = std::min(high, part.plan.spans[l].top) - std::max(low, part.plan.spans[l].bottom);
+      if (shared > 0) walls[l] += area * shared / std::max(high - low, 1e-9);
+    }
+  }
+  return walls;
+}
+
+struct Bands {
+  std::vector<std::pair<double, double>> heights;  // mm
+  double wall = 0;                                 // mm²
+};
+
+// As many bands as asked, evenly up the height, each moved to where there is most wall near.
+Bands bandsOn(const PartBuild& part, const std::vector<double>& walls, int count) {
+  Bands bands;
+  const double height = part.plan.spans.back().top, pitch = height / (count + 1);
+  for (int k = 1; k <= count; ++k) {
+    double best = 0, at = 0;
+    for (double z = k * pitch - pitch / 3; z <= k * pitch + pitch / 3; z += 1) {
+      double wall = 0;
+      for (std::size_t l = 0; l < walls.size(); ++l)
+        if (const double middle = part.plan.spans[l].middle(); std::abs(middle - z) < bandHeight / 2) wall += walls[l];
+      const double worth = wall * (1 - std::abs(z - k * pitch) / pitch);
+      if (wall >= leastWall * bandHeight && worth > best) {
+        best = worth;
+        at = z;
+      }
+    }
+    if (best <= 0) continue;
+    bands.heights.emplace_back(at - bandHeight / 2, at + bandHeight / 2);
+    bands.wall += best;
+  }
+  return bands;
+}
+
+Stability withBands(const PartBuild& part, std::vector<Polygons> holds, const std::vector<double>& walls, const Bands& bands, const StabilityRules& rules) {
+  holds.resize(part.sections->size());
+  for (std::size_t l = 0; l < holds.size(); ++l)
+    for (const auto& [from, to] : bands.heights)
+      if (const double z = part.plan.spans[l].middle(); z > from && z < to && walls[l] > 0) holds[l] = (*part.sections)[l];
+  return stabilityOf(part.plan, *part.sections, holds, rules, Progress());
+}
+
+}  // namespace
+
+StabilityRules stabilityRules(const Settings& settings) {
+  StabilityRules rules;
+  rules.stiffness = settings.number("filament.stiffness");
+  rules.adhesion = settings.number("filament.adhesion");
+  rules.lineWidth = settings.number("line.width");
+  if (settings.text("brim.side") != "inside") rules.spread = settings.number("brim.width");
+  if (settings.whole("support.bed.layers") > 0) rules.spread = std::max(rules.spread, settings.number("support.bed.reach"));
+  return rules;
+}
+
+std::vector<Polygons> holdsOf(const Build& build, std::size_t part) {
+  std::vector<Polygons> holds;
+  std::set<std::size_t> pieces;
+  for (std::size_t i = 0; i < build.support->pieces.size(); ++i)
+    for (const std::size_t site : build.support->pieces[i].sites)
+      if (build.demand[site]->part == part && build.demand[site]->isHold()) pieces.insert(i);
+  if (pieces.empty()) return holds;
+  const LayerPlan& plan = build.parts[part].plan;
+  const double reach = build.rules[part].support.gapHold + 0.05;  // the rounding of outlines
+  holds.resize(plan.count());
+  for (const SupportLayer& layer : build.support->layers) {
+    const auto span = std::find_if(plan.spans.begin(), plan.spans.end(), [&](const LayerSpan& s) { return (layer.bottom + layer.top) / 2 < s.top; });
+    if (span == plan.spans.end()) continue;
+    Polygons& here = holds[static_cast<std::size_t>(span - plan.spans.begin())];
+    for (const PieceRegion& region : layer.regions)
+      if (pieces.contains(region.piece)) here = unite(here, grow(region.area, reach));
+  }
+  return holds;
+}
+
+HoldAdvice adviseHolds(const Project& project, const Build& build, std::size_t part) {
+  const PartBuild& built = build.parts[part];
+  HoldAdvice advice;
+  const StandingLevel* worst = built.stability->mostGiving();
+  if (!worst) return advice;
+  const StabilityRules rules = stabilityRules(project.settings);
+  const std::vector<Polygons> holds = holdsOf(build, part);
+  const double before = worst->give;
+  advice.give = before;
+  for (int count = 1; count <= mostHolds; ++count) {
+    Bands best;
+    std::vector<double> bestWalls;
+    Vec2 side = Vec2::UnitY();
+    for (int k = 0; k < 8; ++k) {  // from the back round
+      const Vec2 direction(std::sin(k * pi / 4), std::cos(k * pi / 4));
+      const std::vector<double> walls = wallsFacing(built, direction);
+      Bands bands = bandsOn(built, walls, count);
+      const double preferred = 1.2;  // how much more wall another side has to have
+      if (bands.heights.size() < best.heights.size() || (bands.heights.size() == best.heights.size() && bands.wall <= preferred * best.wall)) continue;
+      best = std::move(bands);
+      bestWalls = walls;
+      side = direction;
+    }
+    if (best.heights.empty()) continue;
+    const Stability after = withBands(built, holds, bestWalls, best, rules);
+    const double give = after.mostGiving()->give;
+    if (give >= advice.give) continue;
+    advice.give = give;
+    advice.marks.clear();
+    for (const auto& [from, to] : best.heights) {
+      const auto level = std::find_if(built.plan.spans.begin(), built.plan.spans.end(), [&, a = from, b = to](const LayerSpan& s) { return s.top >= (a + b) / 2; });
+      const Polygons& section = (*built.sections)[static_cast<std::size_t>(level - built.plan.spans.begin())];
+      LayMark mark{part, Mark::enforce, BandStroke{from, to}};
+      const Vec2 middle = figuresOf(section).centre;
+      mark.rules.clip = {Plane{Vec3(middle.x(), middle.y(), 0), Vec3(side.x(), side.y(), 0)}};
+      advice.marks.push_back(std::move(mark));
+    }
+    if (give <= before / 4 && (give <= rules.giveAllowed || count >= 3) && after.leastHeld()->factor >= rules.factorAllowed) break;
+  }
+  if (advice.give > before / 2) advice.marks.clear();
+  return advice;
+}
+
+}  // namespace trellis
