@@ -32,6 +32,11 @@ void Camera::fit(const Box3& box) {
   distance_ = std::max(10.0, radius / std::sin(toRadians(fieldOfView / 2)) / narrow * 0.82);
 }
 
+void Camera::lookAt(const Vec3& at, double distance) {
+  target_ = at;
+  distance_ = std::min(distance_, distance);
+}
+
 void Camera::turn(double yaw, double pitch) { turnTo(yaw_ + yaw, pitch_ + pitch); }
 
 void Camera::turnTo(double yaw, double pitch) {

@@ -16,6 +16,7 @@ class Camera {
  public:
   void setView(const QSize& size) { size_ = size; }
   void fit(const Box3& box);
+  void lookAt(const Vec3& at, double distance);  // mm, at most
   void turn(double yaw, double pitch);          // degrees
   void turnTo(double yaw, double pitch);
   void slide(const QPointF& pixels);

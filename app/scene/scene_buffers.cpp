@@ -222,7 +222,7 @@ std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera, 
   return out;
 }
 
-std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const Build& build, const std::function<bool(std::size_t)>& ofRules) {
+std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const Build& build, const std::function<bool(const SolidVertex&)>& isShown) {
   const auto kindOf = [&](const SolidVertex& v) {
     if (v.kind == RegionKind::interfaceUpper) return 4.0f;
     if (v.kind == RegionKind::interfaceLower) return 11.0f;
@@ -232,7 +232,7 @@ std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const Build
   std::vector<SurfaceVertex> out;
   out.reserve(solid.vertices.size());
   for (const SolidVertex& v : solid.vertices)
-    if (ofRules(v.rules)) out.push_back({{v.at.x(), v.at.y(), v.at.z()}, {v.normal.x(), v.normal.y(), v.normal.z()}, kindOf(v)});
+    if (isShown(v)) out.push_back({{v.at.x(), v.at.y(), v.at.z()}, {v.normal.x(), v.normal.y(), v.normal.z()}, kindOf(v)});
   return out;
 }
 
@@ -253,48 +253,6 @@ std::vector<LineVertex> plateSheet(const Settings& settings) {
   for (const Vec3& p : {Vec3(0, 0, z - 0.05), Vec3(width, 0, z - 0.05), Vec3(width, depth, z - 0.05), Vec3(0, 0, z - 0.05), Vec3(width, depth, z - 0.05),
                         Vec3(0, depth, z - 0.05)})
     out.push_back(lineVertex(p, theme().sheet));
-  return out;
-}
-
-QColor colourOf(Feature feature) {
-  const Theme& t = theme();
-  switch (feature) {
-    case Feature::wallSteep:
-    case Feature::wallOuter: return t.part.darker(135);
-    case Feature::wallInner: return t.part;
-    case Feature::skinCarried:
-    case Feature::skin: return t.skin;
-    case Feature::infill: return t.infill;
-    case Feature::bridge: return t.bridge;
-    case Feature::supportBody:
-    case Feature::foot:
-    case Feature::bed:
-    case Feature::hold: return t.body;
-    case Feature::branch: return t.branch;
-    case Feature::graded: return t.body.darker(115);
-    case Feature::interfaceLower: return t.interfaceLower;
-    case Feature::interfaceUpper: return t.interface;
-    case Feature::skirt:
-    case Feature::brim:
-    case Feature::prime: break;
-  }
-  return t.quiet;
-}
-
-std::vector<LineVertex> layerRibbons(const PrintLayer& layer, const std::function<bool(const Owner&)>& ofOwner) {
-  std::vector<LineVertex> out;
-  for (const Run& run : layer.runs) {
-    if (!ofOwner(run.owner)) continue;
-    const QColor tint = colourOf(run.feature);
-    for (std::size_t i = 1; i < run.points.size(); ++i) {
-      const Vec2 a = toMm(run.points[i - 1]), b = toMm(run.points[i]);
-      const Vec2 along = (b - a).normalized();
-      const Vec2 side = Vec2(-along.y(), along.x()) * (run.width * 0.44);  // a hairline of daylight shows each line
-      const auto corner = [&](const Vec2& p) { return Vec3(p.x(), p.y(), layer.top + 0.02); };
-      for (const Vec2& p : {Vec2(a + side), Vec2(a - side), Vec2(b - side), Vec2(a + side), Vec2(b - side), Vec2(b + side)})
-        out.push_back(lineVertex(corner(p), tint));
-    }
-  }
   return out;
 }
 

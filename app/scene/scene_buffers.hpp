@@ -34,12 +34,9 @@ std::vector<LineVertex> planeLines(const Plane& plane, const Box3& around, const
 std::vector<LineVertex> bandLines(const Box3& around, double from, double to);  // pairs
 // Filled diamonds that face the eye where something starts in the air: triangles.
 std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera, const std::function<bool(std::size_t)>& ofPart);
-std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const Build& build, const std::function<bool(std::size_t)>& ofRules);  // those of some rule sets
+std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const Build& build, const std::function<bool(const SolidVertex&)>& isShown);
 std::vector<LineVertex> plateLines(const Settings& settings);        // pairs
 std::vector<LineVertex> plateSheet(const Settings& settings);        // triangles
-std::vector<LineVertex> layerRibbons(const PrintLayer& layer, const std::function<bool(const Owner&)>& ofOwner);  // triangles
 std::vector<LineVertex> ballOutline(const Vec3& centre, double radius, Mark mark);  // pairs
-
-QColor colourOf(Feature feature);
 
 }  // namespace trellis

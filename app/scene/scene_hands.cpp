@@ -122,7 +122,8 @@ void SceneView::showGhost(const std::optional<Hit>& hit) {
 
 void SceneView::mousePressEvent(QMouseEvent* event) {
   lastPixel_ = event->position();
-  if (event->button() != Qt::LeftButton || sliding_) return;
+  if (event->button() != Qt::LeftButton || sliding_ || session_.gcode()) return;
+  wentTo_.reset();
   const Handle* handle = handleAt(handles_, camera_, event->position());
   const auto hit = hitAt(event->position());
   if (handle) {

@@ -5,6 +5,9 @@
 
 #include <QPainter>
 
+#include <algorithm>
+#include <cmath>
+
 namespace trellis {
 
 SceneOverlay::SceneOverlay(Session& session, const Camera& camera, const std::vector<Handle>& handles, QWidget* parent)
@@ -19,7 +22,8 @@ void SceneOverlay::paintEvent(QPaintEvent*) {
   painter.setRenderHint(QPainter::Antialiasing);
   if (camera_.pitch() >= 0) drawFigures(painter);  // from below they would lie over the parts
   drawLetters(painter);
-  if (session_.project()->parts.empty()) drawHint(painter);
+  drawGap(painter);
+  if (session_.project()->parts.empty() && !session_.gcode()) drawHint(painter);
 }
 
 // Millimetres along the two plate edges nearest to the eye.
@@ -50,6 +54,54 @@ void SceneOverlay::drawLetters(QPainter& painter) {
     if (const auto pixel = camera_.pixelOf(handle.label))
       painter.drawText(QRectF(pixel->x() - 20, pixel->y() - 9, 40, 18), Qt::AlignCenter, handle.kind == Handle::scale ? tr("size") : QString("xyz").mid(handle.axis, 1));
   }
+}
+
+// Side on and near, the daylight over the support nearest to the middle of the view is measured as on a drawing.
+void SceneOverlay::drawGap(QPainter& painter) {
+  constexpr double sideOn = 12, nearEnough = 0.03;  // degrees; mm a pixel
+  const Shown& shown = session_.shown();
+  if (!shown.build || session_.isStale() || session_.gcode() || std::abs(camera_.pitch()) > sideOn || camera_.millimetresPerPixel(camera_.distance()) > nearEnough) return;
+  const Build& build = *shown.build;
+  std::optional<QPointF> best;
+  double bestAway = std::hypot(width(), height()) / 2, gap = 0;
+  QPointF over;
+  for (std::size_t i = 0; i < build.columns.size(); ++i) {
+    const DemandSite& site = *build.demand[i];
+    if (site.isHold() || build.columns[i]->slabs.empty()) continue;
+    const double above = build.rules[build.columns[i]->rules].support.gapAbove;
+    for (std::size_t k = 0; k < site.layers.size(); ++k) {
+      const double b = build.plan.spans[site.lowest + k].bottom;
+      for (const Polygon& outline : site.layers[k])
+        for (std::size_t n = 0; n < outline.size(); n += std::max<std::size_t>(1, outline.size() / 24)) {
+          const Vec2 p = toMm(outline[n]);
+          const auto lower = camera_.pixelOf({p.x(), p.y(), b - above}), upper = camera_.pixelOf({p.x(), p.y(), b});
+          if (!lower || !upper) continue;
+          const double away = std::hypot(lower->x() - width() / 2.0, lower->y() - height() / 2.0);
+          if (away >= bestAway) continue;
+          bestAway = away;
+          best = lower;
+          over = *upper;
+          gap = above;
+        }
+    }
+  }
+  if (!best) return;
+  painter.setPen(QPen(theme().ink, 1.2));
+  const double x = best->x() + 26;
+  for (const QPointF& end : {*best, over}) painter.drawLine(QPointF(end.x() + 4, end.y()), QPointF(x + 8, end.y()));
+  for (const double sign : {1.0, -1.0}) {  // arrows from outside, as on a drawing of a narrow gap
+    const double y = sign > 0 ? best->y() : over.y();
+    painter.drawLine(QPointF(x, y), QPointF(x, y + sign * 18));
+    painter.drawLine(QPointF(x, y), QPointF(x - 4, y + sign * 6));
+    painter.drawLine(QPointF(x, y), QPointF(x + 4, y + sign * 6));
+  }
+  const QString words = tr("gap above %1 mm").arg(gap, 0, 'f', 2);
+  const QRectF box(x + 12, (best->y() + over.y()) / 2 - 11, painter.fontMetrics().horizontalAdvance(words) + 12, 22);
+  painter.setBrush(theme().panel);
+  painter.setPen(theme().rule);
+  painter.drawRoundedRect(box, 4, 4);
+  painter.setPen(theme().ink);
+  painter.drawText(box, Qt::AlignCenter, words);
 }
 
 void SceneOverlay::drawHint(QPainter& painter) {

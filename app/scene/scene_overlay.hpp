@@ -22,6 +22,7 @@ class SceneOverlay : public QWidget {
   void drawFigures(QPainter& painter);
   void drawLetters(QPainter& painter);
   void drawHint(QPainter& painter);
+  void drawGap(QPainter& painter);
 
   Session& session_;
   const Camera& camera_;

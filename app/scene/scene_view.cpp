@@ -30,7 +30,7 @@ void askForOpenGl() {
   QSurfaceFormat::setDefaultFormat(format);
 }
 
-SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent), session_(session), overlay_(new SceneOverlay(session, camera_, handles_, this)) {
+SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent), session_(session), overlay_(new SceneOverlay(session, camera_, handles_, this)), switches_(new LayerSwitches(session, this)) {
   setMouseTracking(true);
   setFocusPolicy(Qt::StrongFocus);
   setMinimumSize(320, 240);
@@ -83,8 +83,23 @@ SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent),
     ribbonsStale_ = ribbonsStale_ || alone_;
     refreshHandles();
   });
-  connect(&session, &Session::rangeChanged, this, [this] {
+  for (const auto signal : {&Session::rangeChanged, &Session::gcodeChanged, &Session::trialPrintChanged})
+    connect(&session, signal, this, [this] {
+      ribbonsStale_ = true;
+      update();
+    });
+  connect(switches_, &LayerSwitches::changed, this, [this] {
     ribbonsStale_ = true;
+    update();
+  });
+  connect(switches_, &LayerSwitches::fromAboveAsked, this, &SceneView::lookFromAbove);
+  connect(&session, &Session::wentTo, this, &SceneView::goTo);
+  pieceTimer_.setInterval(40);
+  connect(&pieceTimer_, &QTimer::timeout, this, &SceneView::slidePiece);
+  connect(&session, &Session::pieceTaken, this, [this] {
+    supportsStale_ = true;
+    slid_ = 0;
+    session_.pieceInHand() >= 0 ? pieceTimer_.start() : pieceTimer_.stop();
     update();
   });
   connect(&session, &Session::brushChanged, this, [this] {
@@ -97,7 +112,7 @@ SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent),
 
 SceneView::~SceneView() {
   makeCurrent();
-  for (Buffer* buffer : {&parts_, &marks_, &supports_, &plate_, &sheet_, &ribbons_, &ball_, &ghost_, &defects_, &handleBuffer_, &clean_, &choices_, &lit_, &zones_, &decisions_, &starts_}) {
+  for (Buffer* buffer : {&parts_, &marks_, &supports_, &plate_, &sheet_, &ribbons_, &ball_, &ghost_, &defects_, &handleBuffer_, &clean_, &choices_, &lit_, &zones_, &decisions_, &starts_, &piece_, &travels_, &arrows_}) {
     buffer->array.destroy();
     buffer->vertices.destroy();
   }
@@ -220,7 +235,8 @@ void SceneView::fill(Buffer& buffer, const std::vector<Vertex>& vertices) {
   buffer.array.release();
 }
 
-bool SceneView::showsOneLayer() const { return session_.range().second < session_.height() - 1e-6; }
+template void SceneView::fill(Buffer& buffer, const std::vector<LineVertex>& vertices);
+template void SceneView::fill(Buffer& buffer, const std::vector<SurfaceVertex>& vertices);
 
 void SceneView::refill() {
   const ProjectPtr& project = session_.project();
@@ -255,14 +271,12 @@ void SceneView::refill() {
   }
   if ((choicesStale_ || marksStale_) && shown.build && shown.build->parts.size() == project->parts.size()) fill(choices_, choiceSurface(*project, *shown.build));
   if (litStale_) fill(lit_, litFacets());
-  if (supportsStale_ && shown.supports) fill(supports_, supportSurface(*shown.supports, *shown.build, [&](std::size_t rules) { return isShown(shown.build->rules[rules].part); }));
-  if (ribbonsStale_) {
-    const PrintLayer* top = nullptr;
-    if (shown.build && showsOneLayer())
-      for (const auto& layer : shown.build->print.layers)
-        if (layer->top <= session_.range().second + 1e-6) top = layer.get();
-    fill(ribbons_, top ? layerRibbons(*top, [&](const Owner& owner) { return isShown(owner); }) : std::vector<LineVertex>());
+  if (supportsStale_ && shown.supports) {
+    const auto inHand = [&](const SolidVertex& v) { return static_cast<int>(v.piece) == session_.pieceInHand(); };
+    fill(supports_, supportSurface(*shown.supports, *shown.build, [&](const SolidVertex& v) { return !inHand(v) && isShown(shown.build->rules[v.rules].part); }));
+    fill(piece_, supportSurface(*shown.supports, *shown.build, inHand));
   }
+  if (ribbonsStale_) refillLayer();
   litStale_ = choicesStale_ = defectsStale_ = plateStale_ = partsStale_ = marksStale_ = supportsStale_ = ribbonsStale_ = false;
 }
 
@@ -306,6 +320,7 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
     glDrawArrays(GL_TRIANGLES, 0, buffer.count);
     buffer.array.release();
   };
+  if (session_.gcode()) return surface_->release();
   if (look_ != Look::supportsAlone) {
     if (parts_.count > 0) {
       parts_.array.bind();
@@ -326,7 +341,10 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
     draw(lit_);
     glDisable(GL_POLYGON_OFFSET_FILL);
   }
-  if (look_ != Look::partAlone && !supportsHidden_) draw(supports_);
+  if (look_ != Look::partAlone && !supportsHidden_) {
+    draw(supports_);
+    drawPiece(toScreen);
+  }
   glEnable(GL_BLEND);
   glBlendFuncSeparate(GL_SRC_ALPHA, GL_ONE_MINUS_SRC_ALPHA, GL_ZERO, GL_ONE);  // the picture itself stays opaque
   if (ghostAt_) draw(ghost_);
@@ -361,8 +379,10 @@ void SceneView::paintGL() {
   line_->bind();
   line_->setUniformValue("toScreen", toScreen);
   drawLines(ribbons_, GL_TRIANGLES);
+  drawLines(travels_, GL_LINES);
+  drawLines(arrows_, GL_LINES);
   glDepthFunc(GL_LEQUAL);
-  if (look_ != Look::supportsAlone) drawLines(defects_, GL_LINES);
+  if (look_ != Look::supportsAlone && !session_.gcode()) drawLines(defects_, GL_LINES);
   if (!handles_.empty()) {
     fill(handleBuffer_, handleLines(handles_, hot_));
     glDisable(GL_DEPTH_TEST);  // taken through whatever stands before them
@@ -378,12 +398,14 @@ void SceneView::paintGL() {
 
 // What the tool in hand would touch, props, planes and floating starts.
 void SceneView::drawGuides() {
+  if (session_.gcode()) return;
   const Brush& brush = session_.brush();
   drawLines(decisions_, GL_LINES);
   const auto drawOnce = [&](const std::vector<LineVertex>& lines) {
     fill(ball_, lines);
     drawLines(ball_, GL_LINES);
   };
+  if (wentTo_) drawOnce(ballOutline(*wentTo_, 2.5, Mark::none));
   if (over_ && brush.isRound()) drawOnce(ballOutline(over_->at, brush.radius, markInHand(Qt::NoModifier)));
   if (over_ && brush.tool == Tool::prop) drawOnce(ballOutline(over_->at, brush.propWidth / 2, Mark::none));
   if (band_) drawOnce(bandLines(boundsOfPart(bandOn_), band_->first, band_->second));
@@ -403,6 +425,8 @@ void SceneView::drawGuides() {
 void SceneView::resizeEvent(QResizeEvent* event) {
   QOpenGLWidget::resizeEvent(event);
   overlay_->setGeometry(rect());
+  switches_->adjustSize();
+  switches_->move(std::max(0, (width() - switches_->width()) / 2), height() - switches_->height() - 8);
 }
 
 }  // namespace trellis

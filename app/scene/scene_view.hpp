@@ -5,6 +5,7 @@
 
 #include "app/scene/camera.hpp"
 #include "app/scene/handles.hpp"
+#include "app/scene/layer_switches.hpp"
 #include "app/scene/scene_buffers.hpp"
 #include "core/mesh/ray.hpp"
 #include "core/plate/settle.hpp"
@@ -14,6 +15,7 @@
 #include <QOpenGLShaderProgram>
 #include <QOpenGLVertexArrayObject>
 #include <QOpenGLWidget>
+#include <QTimer>
 
 #include <memory>
 
@@ -36,10 +38,12 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   void setHandlesShown(bool shown, bool ofParts);  // of a chosen zone always, of parts only when asked
   void cutAwayHere();          // through the place under the pointer, facing the eye
   void showSelectedAlone();    // or all parts again
+  void lookFromAbove();        // straight down on the shown layer, as large as it fits
   void turnBy(double yaw, double pitch);
   void turnToNextStraight(int yawSteps, int pitchSteps);
   Camera& camera() { return camera_; }
   const std::vector<Handle>& handles() const { return handles_; }
+  LayerSwitches& switches() { return *switches_; }
 
  Q_SIGNALS:
   // What the pointer is over, in words; empty over nothing.
@@ -84,6 +88,11 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   void drawSurfaces(const QMatrix4x4& toScreen);
   void drawLines(Buffer& buffer, unsigned mode);
   void drawGuides();
+  void drawPiece(const QMatrix4x4& toScreen);
+  void refillLayer();
+  const PrintLayer* topLayer() const;
+  void goTo(const Vec3& at);
+  void slidePiece();
   std::vector<SurfaceVertex> litFacets() const;
   void resizeEvent(QResizeEvent* event) override;
   bool showsOneLayer() const;
@@ -118,9 +127,13 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   Camera camera_;
   std::vector<Handle> handles_;
   QWidget* overlay_;           // words and figures over the scene
+  LayerSwitches* switches_;
+  std::optional<Vec3> wentTo_;  // a place that was gone to, until the next click
+  QTimer pieceTimer_;
+  double slid_ = 0;             // 0–1 of its way, there and back
   QMatrix4x4 overlaidFor_;     // the view they were drawn for
   std::unique_ptr<QOpenGLShaderProgram> surface_, line_;
-  Buffer parts_, marks_, supports_, plate_, sheet_, ribbons_, ball_, ghost_, defects_, handleBuffer_, clean_, choices_, lit_, zones_, decisions_, starts_;
+  Buffer parts_, marks_, supports_, plate_, sheet_, ribbons_, ball_, ghost_, defects_, handleBuffer_, clean_, choices_, lit_, zones_, decisions_, starts_, piece_, travels_, arrows_;
   std::vector<int> partEnds_;  // in parts_, after each part
   bool defectsStale_ = true, handlesShown_ = false, partHandles_ = false, partsStale_ = true, marksStale_ = true, supportsStale_ = true, plateStale_ = true, ribbonsStale_ = true;
   ProjectPtr drawn_;

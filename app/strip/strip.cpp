@@ -3,9 +3,14 @@
 
 #include "app/theme/theme.hpp"
 
+#include "core/overhang/lean.hpp"
+
+#include <QHelpEvent>
 #include <QMouseEvent>
 #include <QPainter>
+#include <QToolTip>
 
+#include <algorithm>
 #include <cmath>
 
 namespace trellis {
@@ -13,6 +18,19 @@ namespace trellis {
 namespace {
 
 constexpr int marginTop = 34, marginBottom = 26, chartLeft = 36, chartRight = 26;
+constexpr int frame = 40;          // ms between pictures of a play
+constexpr double slowLayer = 0.6;  // s a layer takes at least while it is played, so that it can be seen
+constexpr double symbolX = chartLeft + 6;
+constexpr double shownGive = 0.2;  // mm; less is not drawn
+
+// Tops of what is shown, layer by layer.
+std::vector<double> topsOf(const Session& session) {
+  if (session.gcode()) return session.gcode()->trial->tops;
+  std::vector<double> tops;
+  if (session.shown().build)
+    for (const auto& layer : session.shown().build->print.layers) tops.push_back(layer->top);
+  return tops;
+}
 
 }  // namespace
 
@@ -20,26 +38,41 @@ Strip::Strip(Session& session, QWidget* parent) : QFrame(parent), session_(sessi
   setObjectName("strip");
   setMinimumWidth(96);
   setMaximumWidth(260);
-  setToolTip(tr("The print stood upright: part and support area at every height. Drag the handles to show some "
+  setToolTip(tr("The print stood upright. Areas of part and support at every height; diamonds where something begins in mid-air, filled where it is bare; "
+                "small tips where support takes hold; rose where it leans; a dashed line for how far it gives way. Drag the handles to show some "
                 "layers only; the wheel steps one layer, with Shift ten."));
   connect(&session, &Session::shownChanged, this, [this] {
     measure();
     update();
   });
   connect(&session, &Session::rangeChanged, this, qOverload<>(&QWidget::update));
-  playing_.setInterval(60);
-  connect(&playing_, &QTimer::timeout, this, [this] {
-    if (session_.range().second >= session_.height() - 1e-6)
-      playing_.stop();
-    else
-      step(1);
-  });
+  for (const auto signal : {&Session::gcodeChanged, &Session::trialPrintChanged})
+    connect(&session, signal, this, [this] {
+      measure();
+      update();
+    });
+  for (const auto signal : {&Session::chosenChanged, &Session::projectChanged}) connect(&session, signal, this, qOverload<>(&QWidget::update));
+  playing_.setInterval(frame);
+  connect(&playing_, &QTimer::timeout, this, &Strip::playOn);
 }
 
 void Strip::measure() {
   levels_.clear();
+  symbols_.clear();
   widest_ = 1;
+  mostGive_ = 0;
   const Shown& shown = session_.shown();
+  if (session_.gcode()) {  // of a file: what lies at each height, as area of line
+    const TrialPrint& trial = *session_.gcode()->trial;
+    for (std::size_t i = 0; i < trial.tops.size(); ++i) levels_.push_back({i > 0 ? trial.tops[i - 1] : 0, trial.tops[i], 0, 0});
+    for (const Stretch& s : trial.stretches) {
+      const auto at = std::lower_bound(trial.tops.begin(), trial.tops.end(), static_cast<double>(s.to.z()) - 1e-4);
+      if (at != trial.tops.end()) (isPart(trial.said[s.said]) ? levels_[static_cast<std::size_t>(at - trial.tops.begin())].part : levels_[static_cast<std::size_t>(at - trial.tops.begin())].support) += s.length() * static_cast<double>(s.width);
+    }
+    for (const TrialStart& start : trial.starts) symbols_.push_back({start.at, true});
+    for (const Level& level : levels_) widest_ = std::max(widest_, level.part + level.support);
+    return;
+  }
   if (!shown.build) return;
   for (std::size_t i = 0; i < shown.build->plan.count(); ++i) {
     Level level{shown.build->plan.spans[i].bottom, shown.build->plan.spans[i].top, 0, 0};
@@ -53,7 +86,41 @@ void Strip::measure() {
     if (at == levels_.end()) continue;
     for (const PieceRegion& region : layer.regions) at->support += area(region.area);
   }
-  for (const Level& level : levels_) widest_ = std::max(widest_, level.part + level.support);
+  for (const PartBuild& part : shown.build->parts) {
+    measureLeans(part);
+    for (std::size_t i = 0; i < part.stability->levels.size(); ++i) {
+      levels_[i].give = std::max(levels_[i].give, part.stability->levels[i].give);
+      levels_[i].held = levels_[i].held || part.stability->levels[i].held;
+    }
+    for (const FloatingStart& start : part.overhangs->starts) {
+      const bool bare = std::any_of(shown.build->findings.begin(), shown.build->findings.end(), [&](const Finding& f) { return f.code == "floating-start" && (f.at - start.at).norm() < 1e-6; });
+      symbols_.push_back({start.at, bare});
+    }
+  }
+  for (const auto& column : shown.build->columns)
+    for (const double top : column->contactTops) {
+      const auto at = std::find_if(levels_.begin(), levels_.end(), [&](const Level& level) { return top < level.top; });
+      if (at != levels_.end()) at->lands = true;
+    }
+  for (const Level& level : levels_) {
+    widest_ = std::max(widest_, level.part + level.support);
+    mostGive_ = std::max(mostGive_, level.give);
+  }
+}
+
+// The worst lean of what hangs at each height.
+void Strip::measureLeans(const PartBuild& part) {
+  for (const Site& site : part.sites->list)
+    for (const std::uint32_t facet : site.facets) {
+      const double lean = leanOf(part.placed->normal(facet));
+      double low = 1e9, high = -1e9;
+      for (const std::uint32_t corner : part.placed->facets[facet]) {
+        low = std::min(low, static_cast<double>(part.placed->vertices[corner].z()));
+        high = std::max(high, static_cast<double>(part.placed->vertices[corner].z()));
+      }
+      for (auto level = std::lower_bound(levels_.begin(), levels_.end(), low, [](const Level& l, double z) { return l.top < z; }); level != levels_.end() && level->bottom <= high; ++level)
+        level->lean = std::max(level->lean, lean);
+    }
 }
 
 double Strip::top() const { return std::max(10.0, session_.height()); }
@@ -65,29 +132,51 @@ double Strip::heightAt(double pixel) const {
 }
 
 double Strip::snapped(double z) const {
-  const Shown& shown = session_.shown();
-  if (!shown.build || shown.build->print.layers.empty()) return z;
+  const std::vector<double> tops = topsOf(session_);
+  if (tops.empty()) return z;
   double best = 0;
-  for (const auto& layer : shown.build->print.layers)
-    if (std::abs(layer->top - z) < std::abs(best - z)) best = layer->top;
+  for (const double top : tops)
+    if (std::abs(top - z) < std::abs(best - z)) best = top;
   return best;
 }
 
 void Strip::step(int layers) {
-  const Shown& shown = session_.shown();
-  if (!shown.build || shown.build->print.layers.empty()) return;
-  const auto& all = shown.build->print.layers;
+  const std::vector<double> tops = topsOf(session_);
+  if (tops.empty()) return;
   const double now = std::min(session_.range().second, session_.height());
   std::ptrdiff_t at = 0;
-  while (at + 1 < static_cast<std::ptrdiff_t>(all.size()) && all[static_cast<std::size_t>(at)]->top < now - 1e-6) ++at;
-  at = std::clamp<std::ptrdiff_t>(at + layers, 0, static_cast<std::ptrdiff_t>(all.size()) - 1);
-  session_.setRange(session_.range().first, all[static_cast<std::size_t>(at)]->top);
+  while (at + 1 < static_cast<std::ptrdiff_t>(tops.size()) && tops[static_cast<std::size_t>(at)] < now - 1e-6) ++at;
+  at = std::clamp<std::ptrdiff_t>(at + layers, 0, static_cast<std::ptrdiff_t>(tops.size()) - 1);
+  session_.setRange(session_.range().first, tops[static_cast<std::size_t>(at)]);
 }
 
 void Strip::play() {
-  if (playing_.isActive()) return playing_.stop();
+  if (playing_.isActive()) {
+    session_.setDrawnShare(1);
+    return playing_.stop();
+  }
   if (session_.range().second >= session_.height() - 1e-6) session_.setRange(session_.range().first, snapped(session_.range().first + 0.2));
+  session_.setDrawnShare(0);
   playing_.start();
+}
+
+// A frame further into the layer, and into the next one when it is full.
+void Strip::playOn() {
+  double seconds = slowLayer * haste_;
+  if (!session_.gcode() && session_.shown().build)
+    for (const auto& layer : session_.shown().build->print.layers)
+      if (std::abs(layer->top - session_.range().second) < 1e-6) {
+        seconds = layer->use.travelSeconds;
+        for (const Use& use : layer->use.features) seconds += use.seconds;
+      }
+  const double share = session_.drawnShare() + frame / 1000.0 * haste_ / std::max(seconds, 1e-3);
+  if (share < 1) return session_.setDrawnShare(share);
+  if (session_.range().second >= session_.height() - 1e-6) {
+    session_.setDrawnShare(1);
+    return playing_.stop();
+  }
+  step(1);
+  session_.setDrawnShare(0);
 }
 
 void Strip::paintEvent(QPaintEvent*) {
@@ -110,7 +199,9 @@ void Strip::paintEvent(QPaintEvent*) {
   painter.setPen(theme().quiet);
   painter.drawText(QRectF(0, height() - 20, chartLeft - 7, 14), Qt::AlignRight, tr("mm"));
   drawChart(painter);
+  drawGiving(painter);
   drawSymbols(painter);
+  drawZone(painter);
   drawHandles(painter);
   if (band_) {
     QColor shade = session_.brush().mark == Mark::block ? theme().block : theme().enforce;
@@ -135,29 +226,122 @@ void Strip::drawChart(QPainter& painter) {
     }
     painter.fillRect(QRectF(chartLeft, y, part, tall), clay);
     painter.fillRect(QRectF(chartLeft + part, y, support, tall), blue);
+    if (level.lean > 0) {  // the worst lean, as rose as the surface in the scene
+      const double share = std::clamp(level.lean / 90, 0.0, 1.0);
+      QColor rose = theme().hangingHigh;
+      rose.setAlphaF(static_cast<float>(hidden ? 0.25 * share : share));
+      painter.fillRect(QRectF(width() - 30, y, 5, tall), rose);
+    }
   }
 }
 
 void Strip::drawSymbols(QPainter& painter) {
   const Shown& shown = session_.shown();
-  if (!shown.build) return;
-  for (const PartBuild& part : shown.build->parts) {
-    for (std::size_t i = 0; i < part.plan.count(); ++i) {
-      const double y = pixelOf(part.plan.spans[i].top), tall = std::max(2.0, pixelOf(part.plan.spans[i].bottom) - y);
-      if (!part.shadows->enforced[i].empty()) painter.fillRect(QRectF(width() - 22, y, 5, tall), theme().enforce);
-      if (!part.shadows->blocked[i].empty()) painter.fillRect(QRectF(width() - 15, y, 5, tall), theme().block);
-    }
-    painter.setPen(Qt::NoPen);
-    painter.setBrush(theme().floating);
-    double lastY = 1e9;
-    for (const FloatingStart& start : part.overhangs->starts) {
-      const double y = pixelOf(start.at.z());
-      if (lastY - y < 9) continue;  // a bunch of them is one symbol
+  if (shown.build && !session_.gcode())
+    for (const PartBuild& part : shown.build->parts)
+      for (std::size_t i = 0; i < part.plan.count(); ++i) {
+        const double y = pixelOf(part.plan.spans[i].top), tall = std::max(2.0, pixelOf(part.plan.spans[i].bottom) - y);
+        if (!part.shadows->enforced[i].empty()) painter.fillRect(QRectF(width() - 22, y, 5, tall), theme().enforce);
+        if (!part.shadows->blocked[i].empty()) painter.fillRect(QRectF(width() - 15, y, 5, tall), theme().block);
+      }
+  painter.setPen(Qt::NoPen);
+  double lastY = 1e9;
+  painter.setBrush(theme().body.darker(125));
+  for (const Level& level : levels_) {  // supports take hold: a small tip under the part
+    const double y = pixelOf(level.top);
+    if (!level.lands || lastY - y < 7) continue;
+    lastY = y;
+    painter.drawPolygon(QPolygonF({QPointF(chartLeft - 1, y), QPointF(chartLeft - 5, y + 6), QPointF(chartLeft + 3, y + 6)}));
+  }
+  for (const bool bare : {false, true}) {  // a bunch of them is one symbol
+    lastY = 1e9;
+    painter.setPen(QPen(theme().floating, 1.4));
+    painter.setBrush(bare ? QBrush(theme().floating) : QBrush(theme().panel));
+    for (const Symbol& symbol : symbols_) {
+      const double y = pixelOf(symbol.at.z());
+      if (symbol.bare != bare || std::abs(lastY - y) < 9) continue;
       lastY = y;
-      const QPointF middle(chartLeft + 6, y);
+      const QPointF middle(symbolX, y);
       painter.drawPolygon(QPolygonF({middle + QPointF(0, -5), middle + QPointF(5, 0), middle + QPointF(0, 5), middle + QPointF(-5, 0)}));
     }
   }
+}
+
+// How far the nozzle pushes the part aside when it is so high, as a line from the chart's left; where support holds, a bar beside it.
+void Strip::drawGiving(QPainter& painter) {
+  if (mostGive_ < shownGive || session_.gcode()) return;
+  const double room = width() - chartLeft - chartRight;
+  QPolygonF line;
+  for (const Level& level : levels_) line << QPointF(chartLeft + level.give / mostGive_ * room * 0.9, pixelOf(level.top));
+  painter.setBrush(Qt::NoBrush);
+  painter.setPen(QPen(theme().ink, 1.2, Qt::DashLine));
+  painter.drawPolyline(line);
+  painter.setPen(Qt::NoPen);
+  for (const Level& level : levels_)
+    if (level.held) painter.fillRect(QRectF(chartLeft - 4, pixelOf(level.top), 3, std::max(1.5, pixelOf(level.bottom) - pixelOf(level.top))), theme().accent);
+}
+
+std::optional<std::pair<double, double>> Strip::zoneHeights() const {
+  const Chosen chosen = session_.chosen();
+  if (chosen.kind != Chosen::zone || session_.selectedPart() < 0) return std::nullopt;
+  const Part& part = *session_.project()->parts[session_.selection().back()];
+  if (chosen.index >= part.zones.size()) return std::nullopt;
+  const ZoneFigures figures = figuresOf(part.zones[chosen.index], transformOf(part.placement, *part.mesh));
+  return std::pair(figures.centre.z() - figures.size.z() / 2, figures.centre.z() + figures.size.z() / 2);
+}
+
+// The chosen zone as a bracket that can be dragged.
+void Strip::drawZone(QPainter& painter) {
+  const auto heights = zoneHeights();
+  if (!heights) return;
+  const Part& part = *session_.project()->parts[session_.selection().back()];
+  const ZoneAs as = part.zones[session_.chosen().index].as;
+  const double x = width() - 26, low = pixelOf(heights->first), high = pixelOf(heights->second);
+  painter.setPen(QPen(as == ZoneAs::enforce ? theme().enforce.darker(115) : as == ZoneAs::block ? theme().block : theme().quiet, 3));
+  painter.drawLine(QPointF(x, low), QPointF(x, high));
+  for (const double y : {low, high}) painter.drawLine(QPointF(x, y), QPointF(x - 7, y));
+}
+
+void Strip::moveZone(double z, bool continuing) {
+  const std::size_t p = session_.selection().back(), index = session_.chosen().index;
+  const Part& part = *session_.project()->parts[p];
+  ZoneFigures figures = figuresOf(part.zones[index], transformOf(part.placement, *part.mesh));
+  figures.centre.z() = z;
+  ChangeZone change{p, index};
+  change.figures = figures;
+  session_.perform(change, continuing);
+}
+
+std::optional<Vec3> Strip::placeAt(const QPointF& pixel) const {
+  const Symbol* nearest = nullptr;
+  double away = 8;
+  for (const Symbol& symbol : symbols_)
+    if (const double distance = std::hypot(pixel.x() - symbolX, pixel.y() - pixelOf(symbol.at.z())); distance < away || (nearest && distance == away && symbol.bare && !nearest->bare)) {
+      away = distance;
+      nearest = &symbol;
+    }
+  return nearest ? std::optional(nearest->at) : std::nullopt;
+}
+
+QString Strip::wordsAt(double z) const {
+  const auto level = std::find_if(levels_.begin(), levels_.end(), [&](const Level& l) { return z < l.top; });
+  if (level == levels_.end()) return {};
+  QString words = tr("%1 mm: part %2 mm², support %3 mm²").arg(level->top, 0, 'f', 2).arg(level->part, 0, 'f', 0).arg(level->support, 0, 'f', 0);
+  if (level->lean > 0) words += tr("\nworst lean %1°").arg(level->lean, 0, 'f', 0);
+  if (level->give > 0.005) words += tr("\ngives way by %1 mm to 1 N").arg(level->give, 0, 'f', 2);
+  if (level->held) words += tr("\nheld by support");
+  if (level->lands) words += tr("\nsupport takes hold here");
+  const auto starts = std::count_if(symbols_.begin(), symbols_.end(), [&](const Symbol& s) { return s.at.z() >= level->bottom - 1e-6 && s.at.z() < level->top - 1e-6; });
+  if (starts > 0) words += starts == 1 ? tr("\na floating start: click to go there") : tr("\n%1 floating starts: click to go there").arg(starts);
+  return words;
+}
+
+bool Strip::event(QEvent* event) {
+  if (event->type() != QEvent::ToolTip) return QFrame::event(event);
+  const auto* help = static_cast<QHelpEvent*>(event);
+  const QString words = help->pos().y() > marginTop - 6 && help->pos().y() < height() - marginBottom ? wordsAt(heightAt(help->pos().y())) : QString();
+  QToolTip::showText(help->globalPos(), words.isEmpty() ? toolTip() : words, this);
+  return true;
 }
 
 void Strip::drawHandles(QPainter& painter) {
@@ -170,12 +354,12 @@ void Strip::drawHandles(QPainter& painter) {
     painter.setPen(Qt::NoPen);
     painter.drawEllipse(QPointF(width() - 9, y), 5.5, 5.5);
   }
-  const Shown& shown = session_.shown();
-  if (!shown.build || shown.build->print.layers.empty()) return;
+  const std::vector<double> tops = topsOf(session_);
+  if (tops.empty()) return;
   std::size_t index = 0;
-  while (index + 1 < shown.build->print.layers.size() && shown.build->print.layers[index]->top < high - 1e-6) ++index;
+  while (index + 1 < tops.size() && tops[index] < high - 1e-6) ++index;
   painter.setPen(theme().accent);
-  painter.drawText(QRectF(4, 6, width() - 8, 16), Qt::AlignHCenter, tr("layer %1 · %2 mm").arg(index + 1).arg(shown.build->print.layers[index]->top, 0, 'f', 2));
+  painter.drawText(QRectF(4, 6, width() - 8, 16), Qt::AlignHCenter, tr("layer %1 · %2 mm").arg(index + 1).arg(tops[index], 0, 'f', 2));
 }
 
 void Strip::mousePressEvent(QMouseEvent* event) {
@@ -185,12 +369,26 @@ void Strip::mousePressEvent(QMouseEvent* event) {
     band_ = {heightAt(y), heightAt(y)};
     return;
   }
+  if (const auto place = placeAt(event->position())) {
+    pressedSymbol_ = true;
+    return session_.goTo(*place);
+  }
+  if (const auto zone = zoneHeights(); zone && event->position().x() > width() - 34 && heightAt(y) > zone->first - 1 && heightAt(y) < zone->second + 1) {
+    zoneFrom_ = heightAt(y) - (zone->first + zone->second) / 2;
+    zoneMoved_ = false;
+    return;
+  }
   draggingHigh_ = std::abs(y - pixelOf(std::min(session_.range().second, top()))) <= std::abs(y - pixelOf(session_.range().first));
   mouseMoveEvent(event);
 }
 
 void Strip::mouseMoveEvent(QMouseEvent* event) {
-  if (!(event->buttons() & Qt::LeftButton) || levels_.empty()) return;
+  if (!(event->buttons() & Qt::LeftButton) || levels_.empty() || pressedSymbol_) return;
+  if (zoneFrom_) {
+    moveZone(heightAt(event->position().y()) - *zoneFrom_, zoneMoved_);
+    zoneMoved_ = true;
+    return;
+  }
   if (band_) {
     band_->second = heightAt(event->position().y());
     return update();
@@ -205,6 +403,8 @@ void Strip::mouseMoveEvent(QMouseEvent* event) {
 
 // A band laid on the strip is one stroke over the selected part.
 void Strip::mouseReleaseEvent(QMouseEvent*) {
+  pressedSymbol_ = false;
+  zoneFrom_.reset();
   if (!band_) return;
   const auto [low, high] = std::minmax(band_->first, band_->second);
   const BandStroke stroke{low, high};

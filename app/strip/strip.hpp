@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// The print stood upright: cross-section area of part and support at every height, where marks and
-// floating starts lie, and two handles that choose the shown heights.
+// The print stood upright: at every height the cross-section of part and support, the worst lean and how far the part gives way; where
+// marks and floating starts lie and supports take hold; and two handles that choose the shown heights.
 #pragma once
 
 #include "app/window/session.hpp"
@@ -14,14 +14,20 @@ class Strip : public QFrame {
   Q_OBJECT
  public:
   explicit Strip(Session& session, QWidget* parent = nullptr);
-  void play();          // draws the shown range as it would be printed, or stops
+  void play();          // draws the shown range as it would be printed, so many times as fast, or stops
+  void setHaste(double times) { haste_ = times; }
   void step(int layers);  // moves the upper handle
 
   QSize sizeHint() const override { return {120, 600}; }
   // Where a height is drawn, in pixels from the top; for tests too.
   double pixelOf(double z) const;
+  // What is drawn there that can be gone to: a floating start or a place on air, and where; for tests too.
+  std::optional<Vec3> placeAt(const QPointF& pixel) const;
+  // The figures of a height, in words.
+  QString wordsAt(double z) const;
 
  protected:
+  bool event(QEvent* event) override;
   void paintEvent(QPaintEvent* event) override;
   void mousePressEvent(QMouseEvent* event) override;
   void mouseMoveEvent(QMouseEvent* event) override;
@@ -36,14 +42,32 @@ class Strip : public QFrame {
   void drawChart(QPainter& painter);
   void drawSymbols(QPainter& painter);
   void drawHandles(QPainter& painter);
+  void drawGiving(QPainter& painter);
+  void drawZone(QPainter& painter);
+  void measureLeans(const PartBuild& part);
+  void playOn();
+  std::optional<std::pair<double, double>> zoneHeights() const;  // of the chosen zone
+  void moveZone(double z, bool continuing);
 
   struct Level {
     double bottom, top, part, support;  // mm, mm²
+    double lean = 0;   // degrees, the worst that hangs there
+    double give = 0;   // mm, the most
+    bool held = false, lands = false;  // support holds it there; support takes hold there
+  };
+  struct Symbol {
+    Vec3 at;
+    bool bare;  // nothing carries it
   };
   Session& session_;
   std::vector<Level> levels_;
+  std::vector<Symbol> symbols_;
   double widest_ = 1;  // mm²
-  bool draggingHigh_ = true;
+  double mostGive_ = 0;  // mm
+  double haste_ = 60;
+  bool draggingHigh_ = true, pressedSymbol_ = false;
+  std::optional<double> zoneFrom_;  // where its middle is held, mm from it
+  bool zoneMoved_ = false;
   std::optional<std::pair<double, double>> band_;  // heights while a band is dragged
   QTimer playing_;
 };

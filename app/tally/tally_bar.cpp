@@ -88,16 +88,7 @@ TallyBar::TallyBar(Session& session, QWidget* parent) : QFrame(parent), session_
   breakdown_ = new QLabel;
   breakdown_->setVisible(false);
   breakdown_->setTextFormat(Qt::RichText);
-  findings_ = new QLabel;
-  findings_->setVisible(false);
-  findings_->setWordWrap(true);
-  findings_->setObjectName("findings");
-  connect(findings_, &QLabel::linkActivated, this, &TallyBar::apply);
-  auto* upper = new QHBoxLayout;
-  upper->addWidget(breakdown_, 0, Qt::AlignTop);
-  upper->addSpacing(32);
-  upper->addWidget(findings_, 1, Qt::AlignTop);
-  column->addLayout(upper);
+  column->addWidget(breakdown_);
   auto* line = new QHBoxLayout;
   line->setSpacing(16);
   time_ = new QLabel;
@@ -119,14 +110,18 @@ TallyBar::TallyBar(Session& session, QWidget* parent) : QFrame(parent), session_
   pin_ = new QPushButton(tr("Pin"));
   pin_->setToolTip(tr("Keep these figures and show the difference from now on. Pin again to let go."));
   open_ = new QToolButton;
-  open_->setToolTip(tr("Open or close the breakdown by use, and the findings."));
+  open_->setToolTip(tr("Open or close the breakdown by use."));
+  findings_ = new QToolButton;
+  findings_->setObjectName("findingsCount");
+  findings_->setToolTip(tr("What the program noticed, with remedies: in Check."));
   for (QWidget* widget : std::initializer_list<QWidget*>{time_, bar_, filament_, money_}) line->addWidget(widget);
   line->addStretch(1);
-  for (QWidget* widget : std::initializer_list<QWidget*>{stage_, progress_, cancel_, pin_, open_}) line->addWidget(widget);
+  for (QWidget* widget : std::initializer_list<QWidget*>{stage_, progress_, cancel_, pin_, findings_, open_}) line->addWidget(widget);
   column->addLayout(line);
   connect(cancel_, &QPushButton::clicked, &session, &Session::cancelBuild);
   connect(pin_, &QPushButton::clicked, this, &TallyBar::pin);
   connect(open_, &QToolButton::clicked, this, &TallyBar::toggleBreakdown);
+  connect(findings_, &QToolButton::clicked, this, &TallyBar::findingsAsked);
   connect(&session, &Session::shownChanged, this, &TallyBar::refresh);
   connect(&session, &Session::progressed, this, &TallyBar::showProgress);
   showProgress(1, "");
@@ -135,24 +130,7 @@ TallyBar::TallyBar(Session& session, QWidget* parent) : QFrame(parent), session_
 
 void TallyBar::toggleBreakdown() {
   breakdown_->setVisible(!breakdown_->isVisible());
-  findings_->setVisible(breakdown_->isVisible());
   refresh();
-}
-
-// Each remedy as a link that performs it.
-QString TallyBar::remedyLinks(std::size_t finding) const {
-  QString links;
-  const auto& remedies = session_.shown().build->findings[finding].remedies;
-  for (std::size_t k = 0; k < remedies.size(); ++k)
-    links += QString(" <a href='%1/%2' style='color:%3'>%4</a>").arg(finding).arg(k).arg(theme().accent.name(), QString::fromStdString(remedies[k].name).toHtmlEscaped());
-  return links;
-}
-
-void TallyBar::apply(const QString& link) {
-  if (session_.isStale()) return;
-  const auto& findings = session_.shown().build->findings;
-  const std::size_t finding = link.section('/', 0, 0).toULongLong(), remedy = link.section('/', 1, 1).toULongLong();
-  if (finding < findings.size() && remedy < findings[finding].remedies.size()) session_.performTogether(findings[finding].remedies[remedy].steps);
 }
 
 void TallyBar::pin() {
@@ -183,7 +161,7 @@ void TallyBar::refresh() {
     time_->setText(tr("Nothing to print yet"));
     open_->setText("▴");
     breakdown_->clear();
-    findings_->clear();
+    findings_->setVisible(false);
     return;
   }
   const Settings& settings = shown.project->settings;
@@ -201,8 +179,11 @@ void TallyBar::refresh() {
   time_->setText(time);
   filament_->setText(filament);
   money_->setText(tr("%1 in filament").arg(money(tally.whole(), settings), 0, 'f', 2));
-  const std::size_t count = shown.build->findings.size();
-  open_->setText(count == 0 ? tr("no findings ▴") : count == 1 ? tr("◆ 1 finding ▴") : tr("◆ %1 findings ▴").arg(count));
+  const auto count = std::count_if(shown.build->findings.begin(), shown.build->findings.end(), [](const Finding& finding) { return !finding.accepted; });
+  const bool grave = count > 0 && !shown.build->findings.front().accepted && shown.build->findings.front().severity == Severity::problem;
+  findings_->setVisible(true);
+  findings_->setText(count == 0 ? tr("no findings") : (grave ? "◆ " : "▲ ") + (count == 1 ? tr("1 finding") : tr("%1 findings").arg(count)));
+  open_->setText(breakdown_->isVisible() ? tr("breakdown ▾") : tr("breakdown ▴"));
   refreshBreakdown();
 }
 
@@ -226,15 +207,6 @@ void TallyBar::refreshBreakdown() {
   if (tally.toolChanges > 0) timeOnly(tr("%1 tool changes").arg(tally.toolChanges), tally.toolSeconds);
   rows += "</table>";
   breakdown_->setText(rows);
-  QString text;
-  std::size_t listed = 0;
-  for (const Finding& finding : shown.build->findings) {
-    if (listed++ == 6) break;
-    const QColor colour = finding.severity == Severity::problem ? theme().floating : theme().ink;
-    text += QString("<p style='margin:2px'><span style='color:%1'>◆</span> %2</p>").arg(colour.name(), QString::fromStdString(finding.message).toHtmlEscaped() + remedyLinks(listed - 1));
-  }
-  if (shown.build->findings.size() > 6) text += tr("<p style='margin:2px'>and %1 more</p>").arg(shown.build->findings.size() - 6);
-  findings_->setText(text.isEmpty() ? tr("No findings.") : text);
 }
 
 }  // namespace trellis

@@ -20,9 +20,10 @@ class TallyBar : public QFrame {
   void toggleBreakdown();
   void pin();  // keeps the present tally to compare against
 
+ Q_SIGNALS:
+  void findingsAsked();
+
  private:
-  QString remedyLinks(std::size_t finding) const;
-  void apply(const QString& link);
   void refresh();
   void refreshBreakdown();
   void showProgress(double fraction, const QString& stage);
@@ -32,11 +33,11 @@ class TallyBar : public QFrame {
     double seconds, grams;
   };
   std::optional<Pinned> pinned_;
-  QLabel *time_, *filament_, *money_, *breakdown_, *findings_, *stage_;
+  QLabel *time_, *filament_, *money_, *breakdown_, *stage_;
   QWidget* bar_;
   QProgressBar* progress_;
   QPushButton *cancel_, *pin_;
-  QToolButton* open_;
+  QToolButton *open_, *findings_;
 };
 
 // "3 h 42 min", "12 min", "40 s".

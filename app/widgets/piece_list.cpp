@@ -61,6 +61,10 @@ PieceList::PieceList(Session& session, QWidget* parent) : QWidget(parent), sessi
   column->addWidget(filament_);
   connect(filament_, &QComboBox::activated, this, &PieceList::printBodies);
   connect(list_, &QTreeWidget::itemSelectionChanged, this, [this] { filament_->setEnabled(!list_->selectedItems().isEmpty() && !session_.isStale()); });
+  connect(list_, &QTreeWidget::itemSelectionChanged, this, [this] {
+    const auto selected = list_->selectedItems();
+    session_.takePiece(selected.isEmpty() ? -1 : selected.back()->data(0, Qt::UserRole).toInt() - 1);
+  });
   connect(&session, &Session::shownChanged, this, &PieceList::refresh);
   refresh();
 }

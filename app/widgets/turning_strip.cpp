@@ -20,25 +20,28 @@ namespace {
 // What turnings may be sorted by, and which way is better.
 struct Order {
   const char* name;
-  double (*badness)(const Turning&);
+  double (*badness)(const ShownTurning&);
 };
 constexpr Order orders[] = {
-    {QT_TR_NOOP("least support"), [](const Turning& t) { return t.supportVolume; }},
-    {QT_TR_NOOP("least hanging"), [](const Turning& t) { return t.hanging; }},
-    {QT_TR_NOOP("least scarred"), [](const Turning& t) { return t.scarred; }},
-    {QT_TR_NOOP("most on the plate"), [](const Turning& t) { return -t.contact; }},
-    {QT_TR_NOOP("lowest"), [](const Turning& t) { return t.height; }},
-    {QT_TR_NOOP("least stepping"), [](const Turning& t) { return t.stepped; }},
+    {QT_TR_NOOP("least support"), [](const ShownTurning& t) { return t.turning.supportVolume; }},
+    {QT_TR_NOOP("least hanging"), [](const ShownTurning& t) { return t.turning.hanging; }},
+    {QT_TR_NOOP("least scarred"), [](const ShownTurning& t) { return t.turning.scarred; }},
+    {QT_TR_NOOP("most on the plate"), [](const ShownTurning& t) { return -t.turning.contact; }},
+    {QT_TR_NOOP("lowest"), [](const ShownTurning& t) { return t.turning.height; }},
+    {QT_TR_NOOP("least stepping"), [](const ShownTurning& t) { return t.turning.stepped; }},
+    {QT_TR_NOOP("steadiest"), [](const ShownTurning& t) { return t.give; }},
 };
 
 QString squareCentimetres(double mm2) { return QString::number(mm2 / 100, 'f', 1) + " cm²"; }
 
-QString figuresOf(const Turning& t) {
+QString figuresOf(const ShownTurning& shown) {
+  const Turning& t = shown.turning;
   const auto row = [](const QString& name, const QString& value) { return QString("<tr><td>%1&nbsp;&nbsp;</td><td align='right'>%2</td></tr>").arg(name, value); };
   return "<table>" + row(QObject::tr("support, about"), QString::number(t.supportVolume / 1000, 'f', 1) + " cm³") +
          row(QObject::tr("hanging"), squareCentimetres(t.hanging)) + row(QObject::tr("scarred"), squareCentimetres(t.scarred)) +
          row(QObject::tr("on the plate"), squareCentimetres(t.contact)) + row(QObject::tr("height"), QString::number(t.height, 'f', 1) + " mm") +
-         row(QObject::tr("stepped faces"), squareCentimetres(t.stepped)) + "</table>";
+         row(QObject::tr("stepped faces"), squareCentimetres(t.stepped)) +
+         row(QObject::tr("gives way to 1 N by"), QString::number(shown.give, 'f', 2) + " mm") + row(QObject::tr("plate holds it"), shown.factor > 99 ? QObject::tr("over 99 times") : QObject::tr("%1 times").arg(shown.factor, 0, 'f', 1)) + "</table>";
 }
 
 }  // namespace
@@ -77,7 +80,7 @@ TurningStrip::TurningStrip(Session& session, QWidget* parent) : QWidget(parent),
   connect(list_, &QListWidget::itemClicked, this, [this](QListWidgetItem* item) { take(list_->row(item)); });
   connect(list_, &QListWidget::itemActivated, this, [this](QListWidgetItem* item) { take(list_->row(item)); });
   connect(list_, &QListWidget::currentRowChanged, this, [this](int row) {
-    if (row >= 0) figures_->setText(figuresOf(session_.turnings()[shown_[static_cast<std::size_t>(row)]].turning));
+    if (row >= 0) figures_->setText(figuresOf(session_.turnings()[shown_[static_cast<std::size_t>(row)]]));
   });
   connect(&session, &Session::turningsChanged, this, &TurningStrip::refresh);
   connect(&session, &Session::projectChanged, this, [this] {
@@ -93,7 +96,7 @@ void TurningStrip::refresh() {
   shown_.resize(turnings.size());
   std::iota(shown_.begin(), shown_.end(), 0u);
   if (order_->currentIndex() > 0)  // they come by least support, and by what stands better where that makes no difference
-    std::stable_sort(shown_.begin(), shown_.end(), [&](std::size_t a, std::size_t b) { return order.badness(turnings[a].turning) < order.badness(turnings[b].turning); });
+    std::stable_sort(shown_.begin(), shown_.end(), [&](std::size_t a, std::size_t b) { return order.badness(turnings[a]) < order.badness(turnings[b]); });
   list_->clear();
   tried_ = -1;
   for (const std::size_t i : shown_)

@@ -1,12 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/main_window.hpp"
 
+#include "app/window/report_page.hpp"
+
 #include "app/scene/scene_view.hpp"
 #include "app/strip/strip.hpp"
 #include "app/tally/tally_bar.hpp"
 #include "app/widgets/index_tab.hpp"
 #include "app/widgets/trial_bar.hpp"
 #include "app/worksheets/build_sheet.hpp"
+#include "app/worksheets/check_sheet.hpp"
 #include "app/worksheets/mark_sheet.hpp"
 #include "app/worksheets/place_sheet.hpp"
 #include "app/worksheets/study_sheet.hpp"
@@ -30,9 +33,14 @@ namespace {
 constexpr int sheetWidth = 330;
 constexpr const char* openable = "Parts and projects (*.stl *.STL *.obj *.OBJ *.ply *.PLY *.off *.OFF *.3mf *.3MF *.amf *.AMF)";
 
+bool isGcode(const QString& path) {
+  static const QStringList suffixes{"gcode", "gco", "g", "nc"};
+  return suffixes.contains(QFileInfo(path).suffix().toLower());
+}
+
 }  // namespace
 
-QStringList MainWindow::sheetNames() { return {tr("Place"), tr("Study"), tr("Mark"), tr("Build")}; }
+QStringList MainWindow::sheetNames() { return {tr("Place"), tr("Study"), tr("Mark"), tr("Build"), tr("Check")}; }
 
 MainWindow::MainWindow() : session_(new Session(this)) {
   setAcceptDrops(true);
@@ -88,7 +96,12 @@ void MainWindow::layOut() {
   auto* study = new StudySheet(*session_);
   connect(scene_, &SceneView::sitePointed, study, &StudySheet::pointTo);
   connect(scene_, &SceneView::sitePicked, study, &StudySheet::pickSite);
-  for (QWidget* sheet : std::initializer_list<QWidget*>{place, study, new MarkSheet(*session_), new BuildSheet(*session_)})
+  auto* check = new CheckSheet(*session_);
+  connect(check, &CheckSheet::gcodeAsked, this, &MainWindow::openGcodeByDialog);
+  connect(check, &CheckSheet::reportAsked, this, &MainWindow::writeReport);
+  connect(&scene_->switches(), &LayerSwitches::playAsked, strip_, &Strip::play);
+  connect(&scene_->switches(), &LayerSwitches::hasteChosen, strip_, &Strip::setHaste);
+  for (QWidget* sheet : std::initializer_list<QWidget*>{place, study, new MarkSheet(*session_), new BuildSheet(*session_), check})
     sheets_->addWidget(sheet);
   auto* tabColumn = new QVBoxLayout;
   tabColumn->setContentsMargins(0, 12, 0, 0);
@@ -105,6 +118,7 @@ void MainWindow::layOut() {
   columns->addWidget(sheets_);
   columns->addLayout(tabColumn);
   tally_ = new TallyBar(*session_);
+  connect(tally_, &TallyBar::findingsAsked, this, [this] { showSheet(4); });
   rows->addWidget(middle, 1);
   rows->addWidget(tally_);
   setCentralWidget(whole);
@@ -183,7 +197,16 @@ void MainWindow::openFiles(const QStringList& paths, bool add) {
   for (int i = 0; i < paths.size(); ++i) openFile(paths[i], add || i > 0);
 }
 
+void MainWindow::openGcodeByDialog() {
+  const QString path = QFileDialog::getOpenFileName(this, tr("Try a G-code file"), QString(), tr("G-code (*.gcode *.GCODE *.gco *.g *.nc);;All files (*)"));
+  if (!path.isEmpty()) openFile(path);
+}
+
 void MainWindow::openFile(const QString& path, bool add) {
+  if (isGcode(path)) {
+    session_->openGcode(path);
+    return showSheet(4);
+  }
   if (!add && !mayLose()) return;
   session_->open(path, add);
 }
@@ -221,6 +244,18 @@ bool MainWindow::saveTo(const QString& path) {
   return tryWriting([&] {
     session_->save(path);
     remember(path);
+  });
+}
+
+void MainWindow::writeReport() {
+  const QString path = QFileDialog::getSaveFileName(this, tr("Write a report"), session_->title() + ".pdf", tr("Documents (*.pdf *.html)"));
+  if (!path.isEmpty()) reportTo(path);
+}
+
+bool MainWindow::reportTo(const QString& path) {
+  return tryWriting([&] {
+    trellis::writeReport(*session_, *scene_, path);
+    pointed_->setText(tr("Report written to %1").arg(path));
   });
 }
 

@@ -33,6 +33,7 @@ class MainWindow : public QMainWindow {
   // Exports without asking for a name, for tests and the menu command alike; false when it could not.
   bool exportTo(const QString& path);
   bool saveTo(const QString& path);
+  bool reportTo(const QString& path);  // .pdf or .html
 
  protected:
   void closeEvent(QCloseEvent* event) override;
@@ -55,6 +56,8 @@ class MainWindow : public QMainWindow {
   bool saveAs();
   void exportGcode();
   void exportStl();
+  void openGcodeByDialog();
+  void writeReport();
   bool tryWriting(const std::function<void()>& write);
   void findCommand();
   void escape();

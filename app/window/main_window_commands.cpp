@@ -53,6 +53,8 @@ void MainWindow::makeCommands() {
       {tr("File"), tr("Save as…"), QKeySequence("Ctrl+Shift+S"), [this] { saveAs(); }, {}, hasParts},
       {tr("File"), tr("Write G-code…"), QKeySequence("Ctrl+G"), [this] { exportGcode(); }, {}, hasParts},
       {tr("File"), tr("Write the parts as STL…"), {}, [this] { exportStl(); }, {}, hasParts},
+      {tr("File"), tr("Try a G-code file…"), QKeySequence("Ctrl+Shift+G"), [this] { openGcodeByDialog(); }},
+      {tr("File"), tr("Write a report…"), QKeySequence("Ctrl+P"), [this] { writeReport(); }, {}, hasParts},
       {tr("File"), tr("Quit"), QKeySequence::Quit, [this] { close(); }},
       {tr("Edit"), tr("Undo"), QKeySequence("Ctrl+Z"), [this] { session_->undo(); }, [this] { return session_->undoName(); },
        [this] { return !session_->undoName().isEmpty(); }},
@@ -105,6 +107,7 @@ void MainWindow::makeCommands() {
       {tr("View"), tr("Turn the cut round"), QKeySequence("Shift+C"), [this] { flipCut(); }, {}, [this] { return session_->cutaway().has_value(); }},
       {tr("View"), tr("No cutaway"), QKeySequence("Ctrl+Shift+C"), [this] { session_->setCutaway({}); }, {}, [this] { return session_->cutaway().has_value(); }},
       {tr("View"), tr("Selected part alone"), QKeySequence("S"), [this] { scene_->showSelectedAlone(); }, {}, selected},
+      {tr("View"), tr("Look down on the layer"), QKeySequence("U"), [this] { scene_->lookFromAbove(); }},
       {tr("View"), tr("One layer up"), QKeySequence("PgUp"), [this] { strip_->step(1); }},
       {tr("View"), tr("One layer down"), QKeySequence("PgDown"), [this] { strip_->step(-1); }},
       {tr("View"), tr("Play the layers"), QKeySequence("P"), [this] { strip_->play(); }},
@@ -122,6 +125,7 @@ void MainWindow::escape() {
   if (session_->isSettling()) return session_->setSettling(false);
   if (session_->brush().tool != Tool::pick) return changeBrush([](Brush& brush) { brush.tool = Tool::pick; });
   if (session_->cutaway()) return session_->setCutaway({});
+  if (session_->gcode()) return session_->closeGcode();
   session_->cancelBuild();
 }
 

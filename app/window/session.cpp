@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/session.hpp"
 
+#include "core/assess/hold_advice.hpp"
 #include "core/assess/report.hpp"
 #include "core/base/files.hpp"
 #include "core/mesh/stl.hpp"
@@ -155,7 +156,10 @@ void Session::rebuild() {
     shown.supportTree = std::make_shared<const MeshTree>(surfaceOf(*shown.supports));
     here([this, shown] {
       shown_ = shown;
+      trialPrint_.reset();
+      takePiece(-1);
       Q_EMIT shownChanged();
+      Q_EMIT trialPrintChanged();
     });
   });
 }
@@ -163,6 +167,7 @@ void Session::rebuild() {
 void Session::cancelBuild() {
   builder_->cancel();
   errands_->cancel();
+  if (!trialPrint_) triedBuild_.reset();
 }
 
 void Session::take(ProjectPtr project, const QString& path, bool saved) {
@@ -174,6 +179,7 @@ void Session::take(ProjectPtr project, const QString& path, bool saved) {
   sites_.clear();
   lit_.clear();
   cutaway_.reset();
+  closeGcode();
   range_ = {0, 1e9};
   Q_EMIT turningsChanged();
   Q_EMIT sitesChanged();
@@ -191,7 +197,9 @@ void Session::findTurnings() {
       for (const Turning& turning : turnings) {
         Placement placement = part->placement;
         placement.turn = turning.turn;
-        shown.push_back({turning, portrait(*part->mesh, transformOf(placement, *part->mesh), pictureSize)});
+        const Affine placed = transformOf(droppedTo(placement, *part->mesh, 0), *part->mesh);
+        const Stability standing = roughStability(*part->mesh, placed, stabilityRules(settings), progress);
+        shown.push_back({turning, portrait(*part->mesh, placed, pictureSize), standing.mostGiving() ? standing.mostGiving()->give : 0, standing.leastHeld() ? standing.leastHeld()->factor : 0});
       }
       here([=, this] {
         if (selection_.empty() || project()->parts[selection_.back()] != part) return;  // another was selected meanwhile
@@ -350,9 +358,13 @@ void Session::findTwin() {
 
 void Session::setRange(double low, double high) {
   range_ = {low, high};
+  drawnShare_ = 1;
   Q_EMIT rangeChanged();
 }
 
-double Session::height() const { return shown_.build && !shown_.build->print.layers.empty() ? shown_.build->print.layers.back()->top : 0; }
+double Session::height() const {
+  if (gcode_) return gcode_->trial->tops.empty() ? 0 : gcode_->trial->tops.back();
+  return shown_.build && !shown_.build->print.layers.empty() ? shown_.build->print.layers.back()->top : 0;
+}
 
 }  // namespace trellis

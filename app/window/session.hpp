@@ -11,6 +11,7 @@
 #include "core/plate/turnings.hpp"
 #include "core/project/history.hpp"
 #include "core/support/support_solid.hpp"
+#include "core/trial/trial_print.hpp"
 
 #include <QObject>
 #include <QString>
@@ -31,10 +32,17 @@ struct Shown {
   MeshTreePtr supportTree;  // of supports' triangles, in the same order, on the plate
 };
 
-// A turning of the selected part, with its picture.
+// A turning of the selected part, with its picture and how it would stand.
 struct ShownTurning {
   Turning turning;
   Portrait picture;
+  double give = 0, factor = 0;  // the worst of any height, as of StandingLevel
+};
+
+// G-code that was opened to look at, of any program.
+struct OpenedGcode {
+  QString name;
+  std::shared_ptr<const TrialPrint> trial;
 };
 
 class Session : public QObject {
@@ -83,6 +91,22 @@ class Session : public QObject {
 
   void cancelBuild();
   void rebuild();
+
+  // The trial print of what is shown, from its G-code; null until it was run, and again after every change.
+  const std::shared_ptr<const TrialPrint>& trialPrint() const { return trialPrint_; }
+  void runTrialPrint();  // in the background
+  // Shows a file instead of the project's layers, until it is closed. Reads in the background.
+  void openGcode(const QString& path);
+  void closeGcode();
+  const std::optional<OpenedGcode>& gcode() const { return gcode_; }
+  // The scene turns to a place and shows the layers up to it.
+  void goTo(const Vec3& at);
+  // A piece to be looked at, or −1: it slides a little along its way out.
+  int pieceInHand() const { return pieceInHand_; }
+  void takePiece(int piece);
+  // How much of the topmost shown layer is drawn, 0–1, while it is played.
+  double drawnShare() const { return drawnShare_; }
+  void setDrawnShare(double share);
 
   // The selected part that figures are shown of, or −1; further ones may be selected with it.
   int selectedPart() const { return selection_.empty() ? -1 : static_cast<int>(selection_.back()); }
@@ -142,6 +166,10 @@ class Session : public QObject {
   void litChanged();
   void chosenChanged();
   void cutawayChanged();
+  void trialPrintChanged();
+  void gcodeChanged();
+  void wentTo(const Vec3& at);
+  void pieceTaken();
   void oddlySized(double largest);  // mm: the part just opened is hardly meant to be this large or small
 
  private:
@@ -169,6 +197,11 @@ class Session : public QObject {
   std::map<std::uint64_t, Symmetry> symmetries_;  // by mesh
   int twinAxis_ = -1;
   Brush brush_;
+  std::shared_ptr<const TrialPrint> trialPrint_;
+  BuildPtr triedBuild_;  // what is tried or was
+  std::optional<OpenedGcode> gcode_;
+  int pieceInHand_ = -1;
+  double drawnShare_ = 1;
   std::pair<double, double> range_{0, 1e9};
   // Last, so that their threads end before anything they report to.
   std::unique_ptr<Pipeline> pipeline_;

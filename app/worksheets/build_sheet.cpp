@@ -3,7 +3,6 @@
 
 #include "app/widgets/density_editor.hpp"
 #include "app/widgets/gap_drawing.hpp"
-#include "app/widgets/piece_list.hpp"
 #include "app/widgets/preset_editor.hpp"
 #include "core/assess/structure_advice.hpp"
 
@@ -84,9 +83,7 @@ BuildSheet::BuildSheet(Session& session, QWidget* parent) : Worksheet(tr("Build"
   saved_ = addQuiet("");
   saved_->setObjectName("saved");
   addSettings({"filament2.name", "filament2.soluble", "filament2.speed", "filament2.nozzle_temperature", "filament2.density", "filament2.price", "prime.purge", "machine.tool_change_time"});
-  addSection(tr("Pieces"));
   pieces_ = addQuiet("");
-  column_->addWidget(new PieceList(session));
   addSection(tr("Holds"));
   addSettings({"support.gap.hold", "support.hold.tie_spacing"});
   addSection(tr("Brim and skirt"));
@@ -116,7 +113,7 @@ void BuildSheet::refresh() {
   suits_->setText(suitsWords(shown, part));
   suits_->setVisible(!suits_->text().isEmpty());
   const std::size_t count = shown.build ? shown.build->support->pieces.size() : 0;
-  pieces_->setText(count == 0 ? tr("No support is built.") : count == 1 ? tr("Built as 1 piece.") : tr("Built as %1 pieces.").arg(count));
+  pieces_->setText(count == 0 ? tr("No support is built.") : tr("Built as %1; Check lists what each is printed from and how it comes off.").arg(count == 1 ? tr("1 piece") : tr("%1 pieces").arg(count)));
   saved_->setText(savedWords(shown));
 }
 

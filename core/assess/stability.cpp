@@ -2,6 +2,7 @@
 #include "core/assess/stability.hpp"
 
 #include "core/base/parallel.hpp"
+#include "core/slice/slices.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -172,6 +173,13 @@ Stability stabilityOf(const LayerPlan& plan, const std::vector<Polygons>& sectio
     if (l > 1) layers[l - 2].clear();
   }
   return stability;
+}
+
+Stability roughStability(const TriangleMesh& mesh, const Affine& toPlate, const StabilityRules& rules, const Progress& progress) {
+  const MeshPtr placed = transformed(mesh, toPlate);
+  const double layer = std::max(0.05, placed->bounds.max().z() / 100);
+  const LayerPlan plan = planLayers(placed->bounds.max().z(), {layer, layer});
+  return stabilityOf(plan, slice(*placed, plan.middles(), progress).sections, {}, rules, progress);
 }
 
 }  // namespace trellis

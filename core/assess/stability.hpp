@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/base/progress.hpp"
+#include "core/mesh/triangle_mesh.hpp"
 #include "core/slice/layer_plan.hpp"
 #include "core/slice/polygons.hpp"
 
@@ -52,5 +53,8 @@ bool standsWell(const Stability& stability, const StabilityRules& rules);
 // What began on support and has not yet grown together with something that stands lies in that support and does not count. Weak where bodies
 // lean: the offset of sections does not count; and where a hold itself bends: it is taken as rigid.
 Stability stabilityOf(const LayerPlan& plan, const std::vector<Polygons>& sections, const std::vector<Polygons>& holds, const StabilityRules& rules, const Progress& progress);
+
+// The same of a mesh put somewhere, from a hundred layers: to compare turnings by. Nothing holds it.
+Stability roughStability(const TriangleMesh& mesh, const Affine& toPlate, const StabilityRules& rules, const Progress& progress);
 
 }  // namespace trellis

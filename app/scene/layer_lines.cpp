@@ -1,0 +1,194 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/scene/layer_lines.hpp"
+
+#include "app/theme/theme.hpp"
+
+#include <algorithm>
+#include <cmath>
+
+namespace trellis {
+
+namespace {
+
+constexpr double hairline = 0.44;  // of a width: a little daylight shows each line
+constexpr double lifted = 0.02;    // mm over the layer
+
+LineVertex vertexAt(const Vec3& at, const QColor& tint) {
+  return {{static_cast<float>(at.x()), static_cast<float>(at.y()), static_cast<float>(at.z())},
+          {static_cast<float>(tint.redF()), static_cast<float>(tint.greenF()), static_cast<float>(tint.blueF())}};
+}
+
+void addRibbon(std::vector<LineVertex>& out, const Vec3& a, const Vec3& b, double width, const QColor& tint) {
+  const Vec2 along = (b - a).head<2>();
+  if (along.norm() <= 0) return;
+  const Vec2 flat = Vec2(-along.y(), along.x()) / along.norm() * (width * hairline);
+  const Vec3 side(flat.x(), flat.y(), 0), up(0, 0, lifted);
+  for (const Vec3& p : {Vec3(a + side), Vec3(a - side), Vec3(b - side), Vec3(a + side), Vec3(b - side), Vec3(b + side)}) out.push_back(vertexAt(p + up, tint));
+}
+
+void addNozzle(std::vector<LineVertex>& out, const Vec3& at) {
+  constexpr double size = 0.9;
+  for (const Vec2& corner : {Vec2(0, 1), Vec2(-1, 0), Vec2(1, 0), Vec2(-1, 0), Vec2(0, -1), Vec2(1, 0)})
+    out.push_back(vertexAt(at + Vec3(corner.x() * size, corner.y() * size, 3 * lifted), theme().accent));
+}
+
+Vec3 placed(const Point& p, double z) {
+  const Vec2 at = toMm(p);
+  return {at.x(), at.y(), z};
+}
+
+double lengthOf(const Run& run) {
+  double length = 0;
+  for (std::size_t i = 1; i < run.points.size(); ++i) length += (toMm(run.points[i]) - toMm(run.points[i - 1])).norm();
+  return length;
+}
+
+}  // namespace
+
+bool LayerLook::draws(Feature feature) const {
+  switch (feature) {
+    case Feature::wallOuter:
+    case Feature::wallInner:
+    case Feature::wallSteep: return walls;
+    case Feature::skin:
+    case Feature::skinCarried:
+    case Feature::bridge: return skins;
+    case Feature::infill: return infill;
+    case Feature::interfaceUpper:
+    case Feature::interfaceLower: return interface;
+    case Feature::skirt:
+    case Feature::brim:
+    case Feature::prime: return rest;
+    default: return support;
+  }
+}
+
+bool LayerLook::draws(const Said& said) const {
+  const auto named = std::find(featureNames.begin(), featureNames.end(), said.feature);
+  return named == featureNames.end() || draws(static_cast<Feature>(named - featureNames.begin()));
+}
+
+std::vector<LineVertex> layerRibbons(const PrintLayer& layer, const LayerLook& look, const std::function<bool(const Owner&)>& ofOwner, double share) {
+  std::vector<LineVertex> out;
+  double left = 1e300;
+  if (share < 1) {
+    left = 0;
+    for (const Run& run : layer.runs) left += lengthOf(run) * share;
+  }
+  for (const Run& run : layer.runs) {
+    const bool drawn = look.draws(run.feature) && ofOwner(run.owner);
+    const QColor tint = colourOf(run.feature);
+    for (std::size_t i = 1; i < run.points.size(); ++i) {
+      const Vec3 a = placed(run.points[i - 1], layer.top);
+      Vec3 b = placed(run.points[i], layer.top);
+      const double length = (b - a).norm();
+      const bool ends = length >= left;
+      if (ends && length > 0) b = a + (b - a) * (left / length);
+      if (drawn) addRibbon(out, a, b, run.width, tint);
+      left -= length;
+      if (!ends) continue;
+      addNozzle(out, b);
+      return out;
+    }
+  }
+  return out;
+}
+
+std::vector<LineVertex> bearingRibbons(const TrialPrint& trial, double above, double upTo, const LayerLook& look, double share) {
+  std::vector<LineVertex> out;
+  std::vector<const Stretch*> layer;
+  double left = 0;
+  for (const Stretch& s : trial.stretches)
+    if (static_cast<double>(s.to.z()) > above + 1e-4 && static_cast<double>(s.to.z()) <= upTo + 1e-4) {
+      layer.push_back(&s);
+      left += s.length() * share;
+    }
+  if (share >= 1) left = 1e300;
+  for (const Stretch* s : layer) {
+    const Vec3 a = s->from.cast<double>();
+    Vec3 b = s->to.cast<double>();
+    const double length = s->length();
+    const bool ends = length >= left;
+    if (ends && length > 0) b = a + (b - a) * (left / length);
+    if (look.draws(trial.said[s->said])) {
+      addRibbon(out, a, b, static_cast<double>(s->width), colourOf(s->bearing));
+      if (s->bearing == Bearing::air && length > 0) {  // bars across, so that it is seen without colour too
+        const Vec3 along = (b - a) / length;
+        for (double at = 0.3; at < length; at += 0.8) addRibbon(out, a + along * at + Vec3(0, 0, lifted), a + along * std::min(at + 0.2, length) + Vec3(0, 0, lifted), 3 * static_cast<double>(s->width), theme().ink);
+      }
+    }
+    left -= length;
+    if (!ends) continue;
+    addNozzle(out, b);
+    break;
+  }
+  return out;
+}
+
+std::vector<LineVertex> travelLines(const PrintLayer& layer) {
+  std::vector<LineVertex> out;
+  for (std::size_t r = 1; r < layer.runs.size(); ++r)
+    for (const Point& p : {layer.runs[r - 1].points.back(), layer.runs[r].points.front()}) out.push_back(vertexAt(placed(p, layer.top + 3 * lifted), theme().quiet));
+  return out;
+}
+
+std::vector<LineVertex> directionArrows(const PrintLayer& layer, const LayerLook& look, const std::function<bool(const Owner&)>& ofOwner) {
+  constexpr double every = 6, size = 0.7;  // mm
+  std::vector<LineVertex> out;
+  for (const Run& run : layer.runs) {
+    if (!look.draws(run.feature) || !ofOwner(run.owner)) continue;
+    double next = every / 4;
+    for (std::size_t i = 1; i < run.points.size(); ++i) {
+      const Vec3 a = placed(run.points[i - 1], layer.top + 2 * lifted), b = placed(run.points[i], layer.top + 2 * lifted);
+      const double length = (b - a).norm();
+      for (; next <= length; next += every) {
+        const Vec3 along = (b - a) / length, tip = a + along * next, side(-along.y() * size * 0.6, along.x() * size * 0.6, 0);
+        for (const Vec3& tail : {Vec3(tip - along * size + side), Vec3(tip - along * size - side)}) {
+          out.push_back(vertexAt(tip, theme().ink));
+          out.push_back(vertexAt(tail, theme().ink));
+        }
+      }
+      next -= length;
+    }
+  }
+  return out;
+}
+
+QColor colourOf(Bearing bearing) {
+  const Theme& t = theme();
+  switch (bearing) {
+    case Bearing::plate: return t.quiet;
+    case Bearing::material: return t.part;
+    case Bearing::release: return t.interfaceLower;
+    case Bearing::bridge: return t.bridge;
+    case Bearing::air: break;
+  }
+  return t.floating;
+}
+
+QColor colourOf(Feature feature) {
+  const Theme& t = theme();
+  switch (feature) {
+    case Feature::wallSteep:
+    case Feature::wallOuter: return t.part.darker(135);
+    case Feature::wallInner: return t.part;
+    case Feature::skinCarried:
+    case Feature::skin: return t.skin;
+    case Feature::infill: return t.infill;
+    case Feature::bridge: return t.bridge;
+    case Feature::supportBody:
+    case Feature::foot:
+    case Feature::bed:
+    case Feature::hold: return t.body;
+    case Feature::branch: return t.branch;
+    case Feature::graded: return t.body.darker(115);
+    case Feature::interfaceLower: return t.interfaceLower;
+    case Feature::interfaceUpper: return t.interface;
+    case Feature::skirt:
+    case Feature::brim:
+    case Feature::prime: break;
+  }
+  return t.quiet;
+}
+
+}  // namespace trellis

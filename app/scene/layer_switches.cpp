@@ -1,0 +1,77 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/scene/layer_switches.hpp"
+
+#include "app/theme/theme.hpp"
+
+#include <QComboBox>
+#include <QHBoxLayout>
+#include <QToolButton>
+
+namespace trellis {
+
+LayerSwitches::LayerSwitches(Session& session, QWidget* parent) : QFrame(parent), session_(session) {
+  setObjectName("layerSwitches");
+  setStyleSheet(QString("QFrame#layerSwitches { background: %1; border: 1px solid %2; border-radius: 6px; } QToolButton { padding: 3px 6px; border-color: transparent; } "
+                        "QToolButton:checked { border: 1px solid %3; }")
+                    .arg(theme().panel.name(), theme().rule.name(), theme().accent.name()));
+  auto* line = new QHBoxLayout(this);
+  line->setContentsMargins(6, 4, 6, 4);
+  line->setSpacing(2);
+  add(tr("walls"), "drawWalls", tr("Draw walls"), &LayerLook::walls);
+  add(tr("skins"), "drawSkins", tr("Draw skins and bridging lines"), &LayerLook::skins);
+  add(tr("infill"), "drawInfill", tr("Draw infill"), &LayerLook::infill);
+  add(tr("support"), "drawSupport", tr("Draw support bodies, branches, holds and feet"), &LayerLook::support);
+  add(tr("interface"), "drawInterface", tr("Draw interfaces"), &LayerLook::interface);
+  add(tr("rest"), "drawRest", tr("Draw skirt, brim and prime tower"), &LayerLook::rest);
+  add(tr("travel"), "drawTravel", tr("Draw where the nozzle moves without printing"), &LayerLook::travels);
+  add(tr("arrows"), "drawArrows", tr("Draw which way each line is printed"), &LayerLook::arrows);
+  add(tr("stands on"), "drawBearings", tr("Colour each line by what it stands on, as the trial print found: plate, material, support, bridge, or air in vermilion with bars across"),
+      &LayerLook::bearings);
+  bearings_ = findChild<QToolButton*>("drawBearings");
+  auto* above = new QToolButton;
+  above->setObjectName("fromAbove");
+  above->setText(tr("from above"));
+  above->setToolTip(tr("Look straight down on this layer, as large as it fits (U)"));
+  line->addWidget(above);
+  connect(above, &QToolButton::clicked, this, &LayerSwitches::fromAboveAsked);
+  auto* play = new QToolButton;
+  play->setObjectName("play");
+  play->setText(tr("play"));
+  play->setToolTip(tr("Draw the layers as they would be printed, from this one up, or stop (P)"));
+  line->addWidget(play);
+  connect(play, &QToolButton::clicked, this, &LayerSwitches::playAsked);
+  auto* haste = new QComboBox;
+  haste->setObjectName("haste");
+  haste->setToolTip(tr("How many times as fast as it prints"));
+  for (const int times : {1, 10, 60, 300, 2000}) haste->addItem(tr("× %1").arg(times), times);
+  haste->setCurrentIndex(2);
+  line->addWidget(haste);
+  connect(haste, &QComboBox::currentIndexChanged, this, [this, haste] { Q_EMIT hasteChosen(haste->currentData().toDouble()); });
+  for (const auto signal : {&Session::rangeChanged, &Session::gcodeChanged, &Session::shownChanged}) connect(&session, signal, this, &LayerSwitches::refresh);
+  refresh();
+}
+
+void LayerSwitches::add(const QString& words, const QString& name, const QString& tip, bool LayerLook::*which) {
+  auto* button = new QToolButton;
+  button->setObjectName(name);
+  button->setText(words);
+  button->setToolTip(tip);
+  button->setCheckable(true);
+  button->setChecked(look_.*which);
+  layout()->addWidget(button);
+  connect(button, &QToolButton::toggled, this, [this, which](bool on) {
+    look_.*which = on;
+    if (which == &LayerLook::bearings && on) session_.runTrialPrint();
+    Q_EMIT changed();
+  });
+}
+
+void LayerSwitches::refresh() {
+  setVisible(session_.gcode().has_value() || session_.range().second < session_.height() - 1e-6);
+  for (const char* name : {"drawTravel", "drawArrows"}) findChild<QToolButton*>(name)->setVisible(!session_.gcode());
+  bearings_->setVisible(!session_.gcode());  // a file is always coloured so
+  if (look_.bearings) session_.runTrialPrint();
+  adjustSize();
+}
+
+}  // namespace trellis

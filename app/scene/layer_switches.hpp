@@ -1,0 +1,35 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The row of switches over the scene while single layers are looked at.
+#pragma once
+
+#include "app/scene/layer_lines.hpp"
+
+#include <QFrame>
+
+class QComboBox;
+class QToolButton;
+
+namespace trellis {
+
+class LayerSwitches : public QFrame {
+  Q_OBJECT
+ public:
+  explicit LayerSwitches(Session& session, QWidget* parent);
+  const LayerLook& look() const { return look_; }
+
+ Q_SIGNALS:
+  void changed();
+  void fromAboveAsked();
+  void playAsked();
+  void hasteChosen(double times);  // as fast as printed
+
+ private:
+  void add(const QString& words, const QString& name, const QString& tip, bool LayerLook::*which);
+  void refresh();
+
+  Session& session_;
+  LayerLook look_;
+  QToolButton* bearings_ = nullptr;
+};
+
+}  // namespace trellis

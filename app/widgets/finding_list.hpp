@@ -1,0 +1,28 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Findings by severity, each with its place, picture, reason and remedies, and a way to accept it.
+#pragma once
+
+#include "app/window/session.hpp"
+
+#include <QWidget>
+
+class QVBoxLayout;
+
+namespace trellis {
+
+class FindingList : public QWidget {
+  Q_OBJECT
+ public:
+  explicit FindingList(Session& session, QWidget* parent = nullptr);
+
+ private:
+  void refresh();
+  QWidget* cardOf(std::size_t number);
+  QWidget* remediesOf(std::size_t number);
+  void accept(const Finding& finding, const QString& note, bool accepted);
+
+  Session& session_;
+  QVBoxLayout* column_;
+};
+
+}  // namespace trellis

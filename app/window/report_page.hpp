@@ -1,0 +1,15 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The report: one page on a print, to keep with it or hand on.
+#pragma once
+
+#include "app/window/session.hpp"
+
+namespace trellis {
+
+class SceneView;
+
+// As PDF, or as one HTML file with its pictures inside, by the name's end. The scene gives the pictures and keeps its view. Throws Error
+// while the print is still being built or nothing is there, and when the file cannot be written.
+void writeReport(Session& session, SceneView& scene, const QString& path);
+
+}  // namespace trellis
