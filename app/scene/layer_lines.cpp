@@ -26,6 +26,12 @@ void addRibbon(std::vector<LineVertex>& out, const Vec3& a, const Vec3& b, doubl
   for (const Vec3& p : {Vec3(a + side), Vec3(a - side), Vec3(b - side), Vec3(a + side), Vec3(b - side), Vec3(b + side)}) out.push_back(vertexAt(p + up, tint));
 }
 
+// Lines that face the lamp are lighter, so that a stack of them reads as a shape.
+QColor shaded(const QColor& colour, const Vec3& a, const Vec3& b) {
+  const Vec2 along = (b - a).head<2>().normalized();
+  return colour.darker(100 + static_cast<int>(std::lround(38 * std::abs(along.dot(Vec2(0.35, 0.94))))));
+}
+
 void addNozzle(std::vector<LineVertex>& out, const Vec3& at) {
   constexpr double size = 0.9;
   for (const Vec2& corner : {Vec2(0, 1), Vec2(-1, 0), Vec2(1, 0), Vec2(-1, 0), Vec2(0, -1), Vec2(1, 0)})
@@ -111,7 +117,8 @@ std::vector<LineVertex> bearingRibbons(const TrialPrint& trial, double above, do
     const bool ends = length >= left;
     if (ends && length > 0) b = a + (b - a) * (left / length);
     if (look.draws(trial.said[s->said])) {
-      addRibbon(out, a, b, static_cast<double>(s->width), colourOf(s->bearing));
+      const bool ofSupport = !isPart(trial.said[s->said]) && (s->bearing == Bearing::material || s->bearing == Bearing::bridge);
+      addRibbon(out, a, b, static_cast<double>(s->width), shaded(ofSupport ? theme().body : colourOf(s->bearing), a, b));
       if (s->bearing == Bearing::air && length > 0) {  // bars across, so that it is seen without colour too
         const Vec3 along = (b - a) / length;
         for (double at = 0.3; at < length; at += 0.8) addRibbon(out, a + along * at + Vec3(0, 0, lifted), a + along * std::min(at + 0.2, length) + Vec3(0, 0, lifted), 3 * static_cast<double>(s->width), theme().ink);

@@ -210,11 +210,11 @@ std::vector<LineVertex> bandLines(const Box3& around, double from, double to) {
   return out;
 }
 
-std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera, const std::function<bool(std::size_t)>& ofPart) {
+std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera, const std::function<bool(std::size_t, double)>& ofPartAndHeight) {
   std::vector<LineVertex> out;
   for (std::size_t p = 0; p < build.parts.size(); ++p)
     for (const FloatingStart& start : build.parts[p].overhangs->starts) {
-      if (!ofPart(p)) continue;
+      if (!ofPartAndHeight(p, start.at.z())) continue;
       const double depth = (start.at - camera.eye()).dot(camera.forward()), size = 6 * camera.millimetresPerPixel(depth);
       const Vec3 at = start.at - camera.forward() * size, right = camera.right() * size, up = camera.up() * size;
       for (const Vec3& corner : {Vec3(at + up), Vec3(at - right), Vec3(at + right), Vec3(at - right), Vec3(at - up), Vec3(at + right)}) out.push_back(lineVertex(corner, theme().floating));

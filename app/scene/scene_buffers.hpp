@@ -33,7 +33,7 @@ std::vector<LineVertex> decisionLines(const Project& project, std::size_t select
 std::vector<LineVertex> planeLines(const Plane& plane, const Box3& around, const QColor& tint);
 std::vector<LineVertex> bandLines(const Box3& around, double from, double to);  // pairs
 // Filled diamonds that face the eye where something starts in the air: triangles.
-std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera, const std::function<bool(std::size_t)>& ofPart);
+std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera, const std::function<bool(std::size_t, double)>& ofPartAndHeight);
 std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const Build& build, const std::function<bool(const SolidVertex&)>& isShown);
 std::vector<LineVertex> plateLines(const Settings& settings);        // pairs
 std::vector<LineVertex> plateSheet(const Settings& settings);        // triangles

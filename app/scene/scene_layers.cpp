@@ -57,18 +57,14 @@ void SceneView::lookFromAbove() {
   update();
 }
 
-// Out along its way and back again: whole pieces that come away go far, others only as far as they would give.
-void SceneView::slidePiece() {
-  slid_ = std::fmod(slid_ + 0.012, 1.0);
-  update();
-}
-
+// Out along its way and back again: pieces that come away go far, others only as far as they would give.
 void SceneView::drawPiece(const QMatrix4x4& toScreen) {
   const int piece = session_.pieceInHand();
   const Shown& shown = session_.shown();
   if (piece < 0 || piece_.count == 0 || static_cast<std::size_t>(piece) >= shown.build->pieces.size()) return;
   const Freedom& freedom = shown.build->pieces[static_cast<std::size_t>(piece)].freedom;
-  const double ways = 0.5 - 0.5 * std::cos(2 * pi * slid_), reach = freedom.free ? 18 : 1;
+  constexpr double period = 3400;  // ms
+  const double ways = 0.5 - 0.5 * std::cos(2 * pi * static_cast<double>(sinceTaken_.elapsed()) / period), reach = freedom.free ? 18 : 1;
   const Vec3 by = freedom.direction * (reach * ways);
   QMatrix4x4 moved = toScreen;
   moved.translate(static_cast<float>(by.x()), static_cast<float>(by.y()), static_cast<float>(by.z()));

@@ -53,6 +53,7 @@ SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent),
     defectsStale_ = true;
     litStale_ = true;
     if (!sameParts) over_.reset();
+    wentTo_.reset();
     if (!sameParts) previewed_.clear();
     if (ghostAt_) showGhost(std::nullopt);
     drawn_ = now;
@@ -95,10 +96,10 @@ SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent),
   connect(switches_, &LayerSwitches::fromAboveAsked, this, &SceneView::lookFromAbove);
   connect(&session, &Session::wentTo, this, &SceneView::goTo);
   pieceTimer_.setInterval(40);
-  connect(&pieceTimer_, &QTimer::timeout, this, &SceneView::slidePiece);
+  connect(&pieceTimer_, &QTimer::timeout, this, qOverload<>(&QWidget::update));
   connect(&session, &Session::pieceTaken, this, [this] {
     supportsStale_ = true;
-    slid_ = 0;
+    sinceTaken_.start();
     session_.pieceInHand() >= 0 ? pieceTimer_.start() : pieceTimer_.stop();
     update();
   });
@@ -417,7 +418,7 @@ void SceneView::drawGuides() {
   }
   if (session_.cutaway() && session_.selectedPart() >= 0) drawOnce(planeLines(*session_.cutaway(), boundsOfPart(session_.selection().back()), theme().quiet));
   if (session_.shown().build && !session_.isStale() && look_ != Look::supportsAlone) {
-    fill(starts_, startDiamonds(*session_.shown().build, camera_, [this](std::size_t part) { return isShown(part); }));
+    fill(starts_, startDiamonds(*session_.shown().build, camera_, [this](std::size_t part, double z) { return isShown(part) && z <= session_.range().second; }));
     drawLines(starts_, GL_TRIANGLES);
   }
 }

@@ -15,6 +15,7 @@
 #include <QOpenGLShaderProgram>
 #include <QOpenGLVertexArrayObject>
 #include <QOpenGLWidget>
+#include <QElapsedTimer>
 #include <QTimer>
 
 #include <memory>
@@ -92,7 +93,6 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   void refillLayer();
   const PrintLayer* topLayer() const;
   void goTo(const Vec3& at);
-  void slidePiece();
   std::vector<SurfaceVertex> litFacets() const;
   void resizeEvent(QResizeEvent* event) override;
   bool showsOneLayer() const;
@@ -130,7 +130,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   LayerSwitches* switches_;
   std::optional<Vec3> wentTo_;  // a place that was gone to, until the next click
   QTimer pieceTimer_;
-  double slid_ = 0;             // 0–1 of its way, there and back
+  QElapsedTimer sinceTaken_;
   QMatrix4x4 overlaidFor_;     // the view they were drawn for
   std::unique_ptr<QOpenGLShaderProgram> surface_, line_;
   Buffer parts_, marks_, supports_, plate_, sheet_, ribbons_, ball_, ghost_, defects_, handleBuffer_, clean_, choices_, lit_, zones_, decisions_, starts_, piece_, travels_, arrows_;

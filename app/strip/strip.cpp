@@ -269,13 +269,12 @@ void Strip::drawSymbols(QPainter& painter) {
 
 // How far the nozzle pushes the part aside when it is so high, as a line from the chart's left; where support holds, a bar beside it.
 void Strip::drawGiving(QPainter& painter) {
-  if (mostGive_ < shownGive || session_.gcode()) return;
   const double room = width() - chartLeft - chartRight;
   QPolygonF line;
-  for (const Level& level : levels_) line << QPointF(chartLeft + level.give / mostGive_ * room * 0.9, pixelOf(level.top));
+  for (const Level& level : levels_) line << QPointF(chartLeft + level.give / std::max(mostGive_, 1e-9) * room * 0.9, pixelOf(level.top));
   painter.setBrush(Qt::NoBrush);
   painter.setPen(QPen(theme().ink, 1.2, Qt::DashLine));
-  painter.drawPolyline(line);
+  if (mostGive_ >= shownGive) painter.drawPolyline(line);
   painter.setPen(Qt::NoPen);
   for (const Level& level : levels_)
     if (level.held) painter.fillRect(QRectF(chartLeft - 4, pixelOf(level.top), 3, std::max(1.5, pixelOf(level.bottom) - pixelOf(level.top))), theme().accent);

@@ -21,7 +21,7 @@ namespace trellis {
 
 namespace {
 
-constexpr int pictureWidth = 300;         // points on the page
+constexpr int pictureWidth = 250;         // points on the page
 constexpr std::size_t mostFindings = 12;  // on one page
 
 // What decides how a print comes out and comes apart.
@@ -30,6 +30,9 @@ constexpr const char* telling[] = {"support.on", "support.source", "support.foot
                                    "support.bed.layers", "brim.width", "layer.height", "line.width", "infill.density", "filament.name", "machine.name"};
 
 QString escaped(const std::string& text) { return QString::fromStdString(text).toHtmlEscaped(); }
+
+// Sizes of h1 to h6 come out wrong on paper.
+QString heading(const QString& words) { return QString("<p style='font-size:11pt; margin:10px 0 3px 0'><b>%1</b></p>").arg(words); }
 
 QString valueOf(const Settings& settings, const SettingRow& row) {
   const SettingValue& value = settings.value(row.key);
@@ -48,8 +51,10 @@ QString asData(const QImage& image) {
 }
 
 // From the front and above, and from below: where most of what matters is.
-QString picturesOf(SceneView& scene) {
+QString picturesOf(Session& session, SceneView& scene) {
   const Camera before = scene.camera();
+  const auto [low, high] = session.range();
+  session.setRange(0, 1e9);  // whole, whatever layers are looked at
   QString cells;
   for (const double tilt : {24.0, -24.0}) {
     scene.camera().turnTo(-60, tilt);
@@ -57,7 +62,7 @@ QString picturesOf(SceneView& scene) {
     cells += QString("<td>%1</td>").arg(asData(scene.grabFramebuffer()));
   }
   scene.camera() = before;
-  scene.update();
+  session.setRange(low, high);
   return "<table width='100%'><tr>" + cells + "</tr></table>";
 }
 
@@ -109,12 +114,11 @@ QString page(Session& session, SceneView& scene) {
   for (const PartPtr& part : shown.project->parts) names += (names.isEmpty() ? "" : ", ") + escaped(part->name);
   const QString verdict = session.trialPrint() ? QString::fromStdString(verdictOf(*session.trialPrint())) : QObject::tr("The trial print was not run.");
   return QString("<html><head><meta charset='utf-8'><title>%1</title></head><body style='font-family: Lato, sans-serif; font-size: 9pt; color: #2C2A27'>"
-                 "<h2 style='margin:0'>%1</h2><p style='margin:0 0 6px 0'>%2 · %3 · Meek Trellis " TRELLIS_VERSION "</p>%4"
-                 "<table width='100%'><tr><td valign='top'><h4>%5</h4>%6</td><td valign='top'><h4>%7</h4>%8</td></tr></table>"
-                 "<h4>%9</h4>")
-             .arg(session.title().toHtmlEscaped(), names, QLocale().toString(QDate::currentDate(), QLocale::ShortFormat), picturesOf(scene), QObject::tr("Tally"),
-                  tallyTable(*shown.build, shown.project->settings), QObject::tr("Settings"), settingsTable(shown.project->settings), QObject::tr("Trial print and removal")) +
-         QString("<p>%1<br>%2</p><h4>%3</h4>%4</body></html>").arg(verdict.toHtmlEscaped(), piecesWords(*shown.build), QObject::tr("Findings"), findingsList(shown.build->findings));
+                 "<p style='font-size:15pt; margin:0'><b>%1</b></p><p style='margin:0 0 6px 0'>%2 · %3 · Meek Trellis " TRELLIS_VERSION "</p>%4"
+                 "<table width='100%'><tr><td valign='top'>%5%6</td><td width='24'></td><td valign='top'>%7%8</td></tr></table>%9")
+             .arg(session.title().toHtmlEscaped(), names, QLocale().toString(QDate::currentDate(), QLocale::ShortFormat), picturesOf(session, scene), heading(QObject::tr("Tally")),
+                  tallyTable(*shown.build, shown.project->settings), heading(QObject::tr("Settings")), settingsTable(shown.project->settings), heading(QObject::tr("Trial print and removal"))) +
+         QString("<p style='margin:0'>%1<br>%2</p>%3%4</body></html>").arg(verdict.toHtmlEscaped(), piecesWords(*shown.build), heading(QObject::tr("Findings")), findingsList(shown.build->findings));
 }
 
 }  // namespace

@@ -21,6 +21,7 @@ class Bearer {
 
   BorneBead borne() {
     for (std::size_t k = 1; k < path_.points.size(); ++k) walk(k);
+    absorbSpecks();
     BorneBead bead{std::move(found_), false};
     for (const Borne& stretch : bead.stretches) bead.touches = bead.touches || stretch.bearing != Bearing::air;
     for (std::size_t i = 0; i < bead.stretches.size(); ++i)
@@ -30,6 +31,22 @@ class Bearer {
   }
 
  private:
+  // Less air than a cell is long says only how beads fall on the cells.
+  void absorbSpecks() {
+    std::vector<Borne> kept;
+    double from = 0;
+    for (std::size_t i = 0; i < found_.size(); ++i) {
+      const double length = found_[i].end - from;
+      from = found_[i].end;
+      const bool speck = found_[i].bearing == Bearing::air && length < field_.cell() && found_.size() > 1;
+      if (!speck && (kept.empty() || kept.back().bearing != found_[i].bearing))
+        kept.push_back(found_[i]);
+      else if (!kept.empty())
+        kept.back().end = from;
+    }
+    if (!kept.empty()) found_ = std::move(kept);
+  }
+
   // One straight stretch, from point k − 1 to k.
   void walk(std::size_t k) {
     const Vec3 &a = path_.points[k - 1], &b = path_.points[k];

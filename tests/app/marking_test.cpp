@@ -242,17 +242,17 @@ TEST_F(MarkingTest, ListAndSceneLightEachOther) {
   EXPECT_EQ(list->model()->rowCount(), 2);
 }
 
-TEST_F(MarkingTest, AFindingsRemedyIsALink) {
+TEST_F(MarkingTest, AFindingsRemedyIsAButton) {
   open(table(40, 15, 3));
   window.session().perform(AddProp{0, Vec3(125, 105, 18), 3});  // on the upper side
   settled();
   const auto& findings = built().findings;
   const auto idle = std::find_if(findings.begin(), findings.end(), [](const Finding& finding) { return finding.code == "prop-idle"; });
   ASSERT_NE(idle, findings.end());
-  window.tally().toggleBreakdown();
-  auto* label = window.findChild<QLabel*>("findings");
-  EXPECT_TRUE(label->text().contains("remove prop"));
-  Q_EMIT label->linkActivated(QString("%1/0").arg(idle - findings.begin()));
+  window.showSheet(4);
+  auto* button = window.findChild<QWidget*>(QString("finding%1").arg(idle - findings.begin()))->findChild<QAbstractButton*>("remedy0");
+  EXPECT_EQ(button->text(), "Remove prop");
+  QTest::mouseClick(button, Qt::LeftButton);
   settled();
   EXPECT_TRUE(part().props.empty());
 }

@@ -119,7 +119,11 @@ const std::vector<Case>& cases() {
       {"interface-solid", [] { return projectOf(table(20, 10, 2), {{"support.interface.upper.spacing", 0}}); }},
       {"piece-trapped", [] { return projectOf(closedRoom()); }},
       {"piece-fragile", [] { return projectOf(onANeck(), {{"support.gap.above", 0.1}, {"support.interface.upper.spacing", 0.1}}); }},
-      {"no-tower-room", [] { return projectOf(table(60, 10, 2), {{"support.filament.interface", "second"}, {"machine.width", 84}, {"machine.depth", 84}}); }},
+      {"no-tower-room", [] {
+         PlacePart middle;
+         middle.position = Vec3(40, 40, 6);
+         return after(projectOf(table(60, 10, 2), {{"support.filament.interface", "second"}, {"machine.width", 80}, {"machine.depth", 80}}), {middle});
+       }},
   };
   return all;
 }
@@ -152,7 +156,9 @@ TEST_P(FindingCode, IsProvokedAndItsRemedyClearsIt) {
 
 TEST_P(FindingCode, CanBeAcceptedWithANote) {
   const ProjectPtr project = GetParam().provoke();
-  const Finding finding = *found(build(project), GetParam().code);
+  const BuildPtr before = build(project);
+  ASSERT_NE(found(before, GetParam().code), nullptr);
+  const Finding finding = *found(before, GetParam().code);
   const ProjectPtr accepted = performed(*project, AcceptFinding{finding.part, finding.code, finding.at, "as it should be"});
   const BuildPtr built = build(accepted);
   const Finding* last = found(built, GetParam().code);
