@@ -5,6 +5,7 @@
 #include "core/marks/brush.hpp"
 #include "core/mesh/stl.hpp"
 #include "core/plate/turnings.hpp"
+#include "core/trial/trial_print.hpp"
 #include "tests/package_mesh.hpp"
 #include "tests/shapes.hpp"
 
@@ -21,6 +22,7 @@
 #include <tbb/global_control.h>
 
 #include <chrono>
+#include <numeric>
 
 namespace {
 
@@ -177,6 +179,20 @@ void trees(const MeshPtr& bunny, const CgalMesh& reference) {
   stages(*built);
 }
 
+// Against twice the time of parsing the same text, and half a microsecond a millimetre of bead.
+void trials(const MeshPtr& bunny) {
+  const std::string text = gcodeOf(inLayers(bunny, 0.2));
+  GcodeMoves moves;
+  const double parsing = seconds(3, [&] { moves = readGcode(text, Progress()); });
+  double length = 0;
+  const double whole = seconds(3, [&] {
+    const TrialPrint trial = trialPrint(readGcode(text, Progress()), {}, Progress());
+    length = std::accumulate(trial.length.begin(), trial.length.end(), 0.0);
+  });
+  fmt::print("trial print of {:.1f} MB, {:.0f} m of bead: parsing alone {:.0f} ms\n", static_cast<double>(text.size()) / 1e6, length / 1000, parsing * 1000);
+  row("trial print", whole, "2 × parsing + 0.5 µs per mm of bead", 2 * parsing + 0.5e-6 * length, "≥ 1×");
+}
+
 void builds(const MeshPtr& bunny, const CgalMesh& reference) {
   const ProjectPtr project = inLayers(bunny, std::floor(bunny->bounds.max().z() / 500 * 1e4) / 1e4);
   const double base = baseline(reference, planes(*bunny, 500));
@@ -213,6 +229,7 @@ int main() {
   turnings(bunny);
   builds(bunny, reference);
   trees(bunny, reference);
+  trials(bunny);
   growth(bunny, large);
   return 0;
 }

@@ -4,8 +4,9 @@
 #include "app/scene/scene_view.hpp"
 #include "app/tally/tally_bar.hpp"
 #include "app/window/main_window.hpp"
-#include "app/worksheets/build_sheet.hpp"
+#include "app/worksheets/check_sheet.hpp"
 
+#include <QAbstractButton>
 #include <QApplication>
 #include <QComboBox>
 #include <QDir>
@@ -13,9 +14,9 @@
 #include <QListWidget>
 #include <QScrollArea>
 #include <QScrollBar>
+#include <QTemporaryDir>
 #include <QTextStream>
 #include <QTimer>
-#include <QAbstractButton>
 #include <QTreeWidget>
 
 #include <algorithm>
@@ -106,81 +107,63 @@ std::size_t growTrees(MainWindow& window, const char* name, double turn, double 
   return p;
 }
 
-bool waitForTrial(Session& session) {
+void waitForTrial(Session& session) {
   QEventLoop loop;
   QObject::connect(&session, &Session::trialPrintChanged, &loop, &QEventLoop::quit);
   session.runTrialPrint();
   while (!session.trialPrint()) loop.exec();
-  return true;
 }
 
-// The frond with decisions only: bare, with a floating start gone to; then as its findings mend it; the finial held; the gap from the side.
-bool check(MainWindow& window, const QString& folder, const std::function<void(const QString&)>& shot) {
+// The frond alone with decisions only, where it begins in mid-air; then as its findings mend it, with a piece on its way out, the gap from
+// the side and a layer by what it stands on; and the same read from its G-code alone.
+bool check(MainWindow& window, const std::function<void(const QString&)>& shot) {
   Session& session = window.session();
-  const std::size_t frond = partNamed(session, "frond"), finial = partNamed(session, "finial");
-  const ProjectPtr all = session.project();
-  session.selectPart(static_cast<int>(frond));
-  while (session.project()->parts.size() > 1) session.perform(RemovePart{session.project()->parts.front()->name == "frond" ? 1u : 0u});
-  session.perform(ChangeSetting{"support.source", std::string("decisions")});
+  const PartPtr frond = session.project()->parts[partNamed(session, "frond")];
+  session.newProject();
+  session.performTogether({AddParts{{frond}}, ChangeSetting{"support.source", std::string("decisions")}});
   window.showSheet(4);
-  if (!waitForBuild(session) || !waitForTrial(session)) return false;
-  const Findings& findings = session.shown().build->findings;
-  const auto start = std::find_if(findings.begin(), findings.end(), [](const Finding& f) { return f.code == "floating-start"; });
-  if (start != findings.end()) session.goTo(start->at);
+  if (!waitForBuild(session)) return false;
+  waitForTrial(session);
+  session.goTo(session.shown().build->findings.front().at);
   shot("check");
   session.perform(ChangeSetting{"support.source", std::string("overhangs")});
-  if (!waitForBuild(session) || !waitForTrial(session)) return false;
+  if (!waitForBuild(session)) return false;
+  waitForTrial(session);
   session.setRange(0, 1e9);
   window.scene().camera().turnTo(-60, 14);
   window.scene().fitAll();
-  auto* pieces = window.findChild<QTreeWidget*>("pieces");
-  for (int i = 0; i < pieces->topLevelItemCount(); ++i)
-    if (session.shown().build->pieces[pieces->topLevelItem(i)->data(0, Qt::UserRole).toULongLong() - 1].freedom.free) {
-      pieces->topLevelItem(i)->setSelected(true);
-      break;
-    }
+  const auto& figures = session.shown().build->pieces;
+  const auto free = std::find_if(figures.begin(), figures.end(), [](const PieceFigures& piece) { return piece.freedom.free; });
+  session.takePiece(static_cast<int>(free - figures.begin()));
   QEventLoop wait;
-  QTimer::singleShot(1700, &wait, &QEventLoop::quit);
+  QTimer::singleShot(1500, &wait, &QEventLoop::quit);
   wait.exec();
-  shot("check-fixed");
+  shot("piece-out");
   session.takePiece(-1);
-  // The gap, side on and near.
+  // Nearest to the eye that looks along y.
   const Build& build = *session.shown().build;
-  const DemandSite* nearest = nullptr;  // to the eye that looks along y
-  for (const DemandSite* site : build.demand)
-    if (site->lowest > 100 && (!nearest || boundsOf(site->layers.front()).center().y() < boundsOf(nearest->layers.front()).center().y())) nearest = site;
+  const auto nearness = [](const DemandSite* site) { return site->lowest > 100 ? boundsOf(site->layers.front()).center().y() : 1e9; };
+  const DemandSite* nearest = *std::min_element(build.demand.begin(), build.demand.end(), [&](const DemandSite* a, const DemandSite* b) { return nearness(a) < nearness(b); });
   const Vec2 middle = boundsOf(nearest->layers.front()).center();
   window.scene().camera().turnTo(-90, 2);
   window.scene().camera().lookAt({middle.x(), middle.y(), build.plan.spans[nearest->lowest].bottom}, 22);
   shot("gap");
   session.setRange(0, session.height() * 0.4);
-  window.scene().switches().findChild<QAbstractButton*>("drawBearings")->setChecked(true);
-  window.scene().switches().findChild<QAbstractButton*>("drawArrows")->setChecked(true);
+  auto* bearings = window.scene().switches().findChild<QAbstractButton*>("drawBearings");
+  bearings->setChecked(true);
   window.scene().lookFromAbove();
   shot("stands-on");
-  window.scene().switches().findChild<QAbstractButton*>("drawBearings")->setChecked(false);
-  window.reportTo(folder + "/report.pdf");
-  window.reportTo(folder + "/report.html");
-  session.exportGcode(folder + "/frond.gcode");
-  session.openGcode(folder + "/frond.gcode");
+  bearings->setChecked(false);
+  QTemporaryDir scratch;
+  session.exportGcode(scratch.filePath("frond.gcode"));
   QEventLoop opened;
   QObject::connect(&session, &Session::gcodeChanged, &opened, &QEventLoop::quit);
+  session.openGcode(scratch.filePath("frond.gcode"));
   opened.exec();
   window.scene().camera().turnTo(-60, 24);
   window.scene().fitAll();
   shot("gcode");
   session.closeGcode();
-  session.performTogether({AddParts{{all->parts[finial]}}, RemovePart{0}});
-  if (!waitForBuild(session)) return false;
-  for (const Finding& f : session.shown().build->findings)
-    if (f.code == "unstable") {
-      session.performTogether(f.remedies.front().steps);
-      break;
-    }
-  if (!waitForBuild(session)) return false;
-  window.scene().camera().turnTo(60, 10);
-  window.scene().fitAll();
-  shot("held");
   return true;
 }
 
@@ -196,10 +179,7 @@ int takeShots(MainWindow& window, const QString& folder) {
     written = window.grab().save(folder + "/" + name + ".png") && written;
   };
   const double height = session.height();
-  if (qEnvironmentVariableIsSet("AD_HOC")) {  // TEMPORARY
-    if (!check(window, folder, shot)) return 1;
-    return 0;
-  }
+  const ProjectPtr demo = session.project();
   window.showSheet(0);
   session.selectPart(2);
   shot("place");
@@ -246,10 +226,13 @@ int takeShots(MainWindow& window, const QString& folder) {
   if (!waitForBuild(session)) return 1;
   settle();
   auto* pieces = window.findChild<QTreeWidget*>("pieces");
-  auto* area = window.findChild<BuildSheet*>()->findChild<QScrollArea*>();
+  window.showSheet(4);
+  settle();
+  auto* area = window.findChild<CheckSheet*>()->findChild<QScrollArea*>();
   area->ensureWidgetVisible(pieces);
   shot("filaments");
   area->verticalScrollBar()->setValue(0);
+  window.showSheet(3);
   session.undo();
   if (!waitForBuild(session)) return 1;
   session.setRange(0, height * 0.36);
@@ -278,8 +261,9 @@ int takeShots(MainWindow& window, const QString& folder) {
   shot("mixed");
   session.setEditsPart(false);
   window.scene().showSelectedAlone();
+  if (!check(window, shot)) return 1;
   // A part that came without some of its facets, and what mending would make of it.
-  Part torn = *session.project()->parts[2];
+  Part torn = *demo->parts[2];
   std::vector<Facet> facets = torn.mesh->facets;
   facets.erase(facets.begin() + static_cast<std::ptrdiff_t>(facets.size() / 3), facets.begin() + static_cast<std::ptrdiff_t>(facets.size() / 3 + 240));
   torn.mesh = makeMesh(torn.mesh->vertices, facets);
