@@ -1,13 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/strip/strip.hpp"
 
-#include "app/theme/theme.hpp"
-
 #include "core/overhang/lean.hpp"
 
 #include <QHelpEvent>
 #include <QMouseEvent>
-#include <QPainter>
 #include <QToolTip>
 
 #include <algorithm>
@@ -17,20 +14,8 @@ namespace trellis {
 
 namespace {
 
-constexpr int marginTop = 34, marginBottom = 26, chartLeft = 36, chartRight = 26;
 constexpr int frame = 40;          // ms between pictures of a play
 constexpr double slowLayer = 0.6;  // s a layer takes at least while it is played, so that it can be seen
-constexpr double symbolX = chartLeft + 6;
-constexpr double shownGive = 0.2;  // mm; less is not drawn
-
-// Tops of what is shown, layer by layer.
-std::vector<double> topsOf(const Session& session) {
-  if (session.gcode()) return session.gcode()->trial->tops;
-  std::vector<double> tops;
-  if (session.shown().build)
-    for (const auto& layer : session.shown().build->print.layers) tops.push_back(layer->top);
-  return tops;
-}
 
 }  // namespace
 
@@ -132,7 +117,7 @@ double Strip::heightAt(double pixel) const {
 }
 
 double Strip::snapped(double z) const {
-  const std::vector<double> tops = topsOf(session_);
+  const std::vector<double> tops = session_.tops();
   if (tops.empty()) return z;
   double best = 0;
   for (const double top : tops)
@@ -141,7 +126,7 @@ double Strip::snapped(double z) const {
 }
 
 void Strip::step(int layers) {
-  const std::vector<double> tops = topsOf(session_);
+  const std::vector<double> tops = session_.tops();
   if (tops.empty()) return;
   const double now = std::min(session_.range().second, session_.height());
   std::ptrdiff_t at = 0;
@@ -179,107 +164,6 @@ void Strip::playOn() {
   session_.setDrawnShare(0);
 }
 
-void Strip::paintEvent(QPaintEvent*) {
-  QPainter painter(this);
-  painter.setRenderHint(QPainter::Antialiasing);
-  painter.fillRect(rect(), theme().panel);
-  QFont font = painter.font();
-  font.setPixelSize(11);
-  painter.setFont(font);
-  const double wanted = top() * 70 / std::max(1, height() - marginTop - marginBottom);
-  const double decade = std::pow(10, std::floor(std::log10(wanted)));
-  const double pitch = decade * (wanted / decade > 5 ? 10 : wanted / decade > 2 ? 5 : 2);
-  for (double z = 0; z <= top() + 1e-9; z += pitch) {
-    const double y = pixelOf(z);
-    painter.setPen(theme().rule);
-    painter.drawLine(QPointF(chartLeft - 4, y), QPointF(width() - chartRight, y));
-    painter.setPen(theme().quiet);
-    painter.drawText(QRectF(0, y - 8, chartLeft - 7, 16), Qt::AlignRight | Qt::AlignVCenter, QString::number(z));
-  }
-  painter.setPen(theme().quiet);
-  painter.drawText(QRectF(0, height() - 20, chartLeft - 7, 14), Qt::AlignRight, tr("mm"));
-  drawChart(painter);
-  drawGiving(painter);
-  drawSymbols(painter);
-  drawZone(painter);
-  drawHandles(painter);
-  if (band_) {
-    QColor shade = session_.brush().mark == Mark::block ? theme().block : theme().enforce;
-    shade.setAlpha(110);
-    const double a = pixelOf(band_->first), b = pixelOf(band_->second);
-    painter.fillRect(QRectF(chartLeft, std::min(a, b), width() - chartLeft - 8, std::abs(a - b)), shade);
-  }
-}
-
-void Strip::drawChart(QPainter& painter) {
-  const double room = width() - chartLeft - chartRight;
-  const auto [low, high] = session_.range();
-  painter.setPen(Qt::NoPen);
-  for (const Level& level : levels_) {
-    const double y = pixelOf(level.top), tall = std::max(1.0, pixelOf(level.bottom) - y + 0.5);
-    const bool hidden = level.top > high + 1e-6 || level.bottom < low - 1e-6;
-    const double part = level.part / widest_ * room, support = level.support / widest_ * room;
-    QColor clay = theme().part, blue = theme().body;
-    if (hidden) {
-      clay.setAlpha(70);
-      blue.setAlpha(70);
-    }
-    painter.fillRect(QRectF(chartLeft, y, part, tall), clay);
-    painter.fillRect(QRectF(chartLeft + part, y, support, tall), blue);
-    if (level.lean > 0) {  // the worst lean, as rose as the surface in the scene
-      const double share = std::clamp(level.lean / 90, 0.0, 1.0);
-      QColor rose = theme().hangingHigh;
-      rose.setAlphaF(static_cast<float>(hidden ? 0.25 * share : share));
-      painter.fillRect(QRectF(width() - 30, y, 5, tall), rose);
-    }
-  }
-}
-
-void Strip::drawSymbols(QPainter& painter) {
-  const Shown& shown = session_.shown();
-  if (shown.build && !session_.gcode())
-    for (const PartBuild& part : shown.build->parts)
-      for (std::size_t i = 0; i < part.plan.count(); ++i) {
-        const double y = pixelOf(part.plan.spans[i].top), tall = std::max(2.0, pixelOf(part.plan.spans[i].bottom) - y);
-        if (!part.shadows->enforced[i].empty()) painter.fillRect(QRectF(width() - 22, y, 5, tall), theme().enforce);
-        if (!part.shadows->blocked[i].empty()) painter.fillRect(QRectF(width() - 15, y, 5, tall), theme().block);
-      }
-  painter.setPen(Qt::NoPen);
-  double lastY = 1e9;
-  painter.setBrush(theme().body.darker(125));
-  for (const Level& level : levels_) {  // supports take hold: a small tip under the part
-    const double y = pixelOf(level.top);
-    if (!level.lands || lastY - y < 7) continue;
-    lastY = y;
-    painter.drawPolygon(QPolygonF({QPointF(chartLeft - 1, y), QPointF(chartLeft - 5, y + 6), QPointF(chartLeft + 3, y + 6)}));
-  }
-  for (const bool bare : {false, true}) {  // a bunch of them is one symbol
-    lastY = 1e9;
-    painter.setPen(QPen(theme().floating, 1.4));
-    painter.setBrush(bare ? QBrush(theme().floating) : QBrush(theme().panel));
-    for (const Symbol& symbol : symbols_) {
-      const double y = pixelOf(symbol.at.z());
-      if (symbol.bare != bare || std::abs(lastY - y) < 9) continue;
-      lastY = y;
-      const QPointF middle(symbolX, y);
-      painter.drawPolygon(QPolygonF({middle + QPointF(0, -5), middle + QPointF(5, 0), middle + QPointF(0, 5), middle + QPointF(-5, 0)}));
-    }
-  }
-}
-
-// How far the nozzle pushes the part aside when it is so high, as a line from the chart's left; where support holds, a bar beside it.
-void Strip::drawGiving(QPainter& painter) {
-  const double room = width() - chartLeft - chartRight;
-  QPolygonF line;
-  for (const Level& level : levels_) line << QPointF(chartLeft + level.give / std::max(mostGive_, 1e-9) * room * 0.9, pixelOf(level.top));
-  painter.setBrush(Qt::NoBrush);
-  painter.setPen(QPen(theme().ink, 1.2, Qt::DashLine));
-  if (mostGive_ >= shownGive) painter.drawPolyline(line);
-  painter.setPen(Qt::NoPen);
-  for (const Level& level : levels_)
-    if (level.held) painter.fillRect(QRectF(chartLeft - 4, pixelOf(level.top), 3, std::max(1.5, pixelOf(level.bottom) - pixelOf(level.top))), theme().accent);
-}
-
 std::optional<std::pair<double, double>> Strip::zoneHeights() const {
   const Chosen chosen = session_.chosen();
   if (chosen.kind != Chosen::zone || session_.selectedPart() < 0) return std::nullopt;
@@ -287,18 +171,6 @@ std::optional<std::pair<double, double>> Strip::zoneHeights() const {
   if (chosen.index >= part.zones.size()) return std::nullopt;
   const ZoneFigures figures = figuresOf(part.zones[chosen.index], transformOf(part.placement, *part.mesh));
   return std::pair(figures.centre.z() - figures.size.z() / 2, figures.centre.z() + figures.size.z() / 2);
-}
-
-// The chosen zone as a bracket that can be dragged.
-void Strip::drawZone(QPainter& painter) {
-  const auto heights = zoneHeights();
-  if (!heights) return;
-  const Part& part = *session_.project()->parts[session_.selection().back()];
-  const ZoneAs as = part.zones[session_.chosen().index].as;
-  const double x = width() - 26, low = pixelOf(heights->first), high = pixelOf(heights->second);
-  painter.setPen(QPen(as == ZoneAs::enforce ? theme().enforce.darker(115) : as == ZoneAs::block ? theme().block : theme().quiet, 3));
-  painter.drawLine(QPointF(x, low), QPointF(x, high));
-  for (const double y : {low, high}) painter.drawLine(QPointF(x, y), QPointF(x - 7, y));
 }
 
 void Strip::moveZone(double z, bool continuing) {
@@ -341,24 +213,6 @@ bool Strip::event(QEvent* event) {
   const QString words = help->pos().y() > marginTop - 6 && help->pos().y() < height() - marginBottom ? wordsAt(heightAt(help->pos().y())) : QString();
   QToolTip::showText(help->globalPos(), words.isEmpty() ? toolTip() : words, this);
   return true;
-}
-
-void Strip::drawHandles(QPainter& painter) {
-  const double high = std::min(session_.range().second, top()), low = session_.range().first;
-  for (const double z : {low, high}) {
-    const double y = pixelOf(z);
-    painter.setPen(QPen(theme().accent, 2));
-    painter.drawLine(QPointF(chartLeft - 4, y), QPointF(width() - 9, y));
-    painter.setBrush(theme().accent);
-    painter.setPen(Qt::NoPen);
-    painter.drawEllipse(QPointF(width() - 9, y), 5.5, 5.5);
-  }
-  const std::vector<double> tops = topsOf(session_);
-  if (tops.empty()) return;
-  std::size_t index = 0;
-  while (index + 1 < tops.size() && tops[index] < high - 1e-6) ++index;
-  painter.setPen(theme().accent);
-  painter.drawText(QRectF(4, 6, width() - 8, 16), Qt::AlignHCenter, tr("layer %1 · %2 mm").arg(index + 1).arg(tops[index], 0, 'f', 2));
 }
 
 void Strip::mousePressEvent(QMouseEvent* event) {

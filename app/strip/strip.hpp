@@ -35,6 +35,8 @@ class Strip : public QFrame {
   void wheelEvent(QWheelEvent* event) override;
 
  private:
+  static constexpr int marginTop = 34, marginBottom = 26, chartLeft = 36, chartRight = 26;  // pixels
+  static constexpr double symbolX = chartLeft + 6;
   double heightAt(double pixel) const;
   double top() const;  // of the scale, mm
   double snapped(double z) const;

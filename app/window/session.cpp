@@ -363,8 +363,16 @@ void Session::setRange(double low, double high) {
 }
 
 double Session::height() const {
-  if (gcode_) return gcode_->trial->tops.empty() ? 0 : gcode_->trial->tops.back();
-  return shown_.build && !shown_.build->print.layers.empty() ? shown_.build->print.layers.back()->top : 0;
+  const std::vector<double> all = tops();
+  return all.empty() ? 0 : all.back();
+}
+
+std::vector<double> Session::tops() const {
+  if (gcode_) return gcode_->trial->tops;
+  std::vector<double> all;
+  if (shown_.build)
+    for (const auto& layer : shown_.build->print.layers) all.push_back(layer->top);
+  return all;
 }
 
 }  // namespace trellis

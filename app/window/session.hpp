@@ -151,6 +151,7 @@ class Session : public QObject {
   std::pair<double, double> range() const { return range_; }  // shown heights, mm
   void setRange(double low, double high);
   double height() const;  // of the print, mm
+  std::vector<double> tops() const;  // of its layers, ascending; of an opened file's, where one is shown
 
  Q_SIGNALS:
   void projectChanged();

@@ -118,7 +118,9 @@ void waitForTrial(Session& session) {
 // the side and a layer by what it stands on; and the same read from its G-code alone.
 bool check(MainWindow& window, const std::function<void(const QString&)>& shot) {
   Session& session = window.session();
-  const PartPtr frond = session.project()->parts[partNamed(session, "frond")];
+  Part plain = *session.project()->parts[partNamed(session, "frond")];
+  plain.settings.clear();
+  const auto frond = std::make_shared<const Part>(std::move(plain));
   session.newProject();
   session.performTogether({AddParts{{frond}}, ChangeSetting{"support.source", std::string("decisions")}});
   window.showSheet(4);
@@ -133,8 +135,10 @@ bool check(MainWindow& window, const std::function<void(const QString&)>& shot) 
   window.scene().camera().turnTo(-60, 14);
   window.scene().fitAll();
   const auto& figures = session.shown().build->pieces;
-  const auto free = std::find_if(figures.begin(), figures.end(), [](const PieceFigures& piece) { return piece.freedom.free; });
-  session.takePiece(static_cast<int>(free - figures.begin()));
+  int largest = 0;
+  for (std::size_t i = 0; i < figures.size(); ++i)
+    if (figures[i].freedom.free && session.shown().build->tally.pieces[i].volume > session.shown().build->tally.pieces[static_cast<std::size_t>(largest)].volume) largest = static_cast<int>(i);
+  session.takePiece(largest);
   QEventLoop wait;
   QTimer::singleShot(1500, &wait, &QEventLoop::quit);
   wait.exec();
@@ -247,10 +251,6 @@ int takeShots(MainWindow& window, const QString& folder) {
   growTrees(window, "frond", -60, 12);
   if (!waitForBuild(session)) return 1;
   shot("trees");
-  session.setRange(0, height * 0.5);
-  window.scene().camera().turnTo(-60, 50);
-  shot("tree-layers");
-  session.setRange(0, 1e9);
   // Trees but for the undersides of its head, which stand on normal support.
   const std::size_t snail = growTrees(window, "snail", 20, 10);
   if (!waitForBuild(session)) return 1;

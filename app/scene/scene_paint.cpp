@@ -1,0 +1,145 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// One frame of the scene.
+#include "app/scene/scene_overlay.hpp"
+#include "app/scene/scene_view.hpp"
+#include "app/theme/theme.hpp"
+
+#include <algorithm>
+
+namespace trellis {
+
+namespace {
+
+QVector3D rgb(const QColor& colour) {
+  return {static_cast<float>(colour.redF()), static_cast<float>(colour.greenF()), static_cast<float>(colour.blueF())};
+}
+
+}  // namespace
+
+void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
+  const Theme& t = theme();
+  surface_->bind();
+  surface_->setUniformValue("toScreen", toScreen);
+  const Vec3 eye = camera_.eye();
+  surface_->setUniformValue("eye", QVector3D(static_cast<float>(eye.x()), static_cast<float>(eye.y()), static_cast<float>(eye.z())));
+  const auto [low, high] = session_.range();
+  surface_->setUniformValue("range", QVector2D(low > 0 ? static_cast<float>(low) : -1e6f, static_cast<float>(std::min(high, 1e6))));
+  surface_->setUniformValue("freeLean", static_cast<float>(session_.settings().number("support.free_lean")));
+  surface_->setUniformValue("faded", session_.isStale() ? 1.0f : 0.0f);
+  for (const auto& [name, colour] : {std::pair{"part", t.part}, {"hangingLow", t.hangingLow}, {"hangingHigh", t.hangingHigh},
+                                     {"enforce", t.enforce}, {"block", t.block}, {"body", t.body}, {"branch", t.branch}, {"interfaceColour", t.interface}, {"lowerColour", t.interfaceLower},
+                                     {"paper", t.paper}, {"accent", t.accent}})
+    surface_->setUniformValue(name, rgb(colour));
+  const auto& cutaway = session_.cutaway();
+  const Vec3 normal = cutaway ? cutaway->normal : Vec3(Vec3::Zero());
+  surface_->setUniformValue("cut", QVector4D(static_cast<float>(normal.x()), static_cast<float>(normal.y()), static_cast<float>(normal.z()),
+                                             cutaway ? static_cast<float>(cutaway->at.dot(normal)) : 0.0f));
+  const auto draw = [&](Buffer& buffer) {
+    if (buffer.count == 0) return;
+    buffer.array.bind();
+    glDrawArrays(GL_TRIANGLES, 0, buffer.count);
+    buffer.array.release();
+  };
+  if (session_.gcode()) return surface_->release();
+  if (look_ != Look::supportsAlone) {
+    if (parts_.count > 0) {
+      parts_.array.bind();
+      for (std::size_t p = 0; p < partEnds_.size(); ++p) {
+        if (!isShown(p)) continue;
+        const int first = p == 0 ? 0 : partEnds_[p - 1];
+        surface_->setUniformValue("freeLean", static_cast<float>(settingsOf(*session_.project(), p).number("support.free_lean")));
+        glDrawArrays(GL_TRIANGLES, first, partEnds_[p] - first);
+      }
+      parts_.array.release();
+    }
+    glEnable(GL_POLYGON_OFFSET_FILL);  // marks lie on the surface
+    glPolygonOffset(-1, -1);
+    draw(clean_);
+    draw(choices_);
+    draw(marks_);
+    glPolygonOffset(-2, -2);
+    draw(lit_);
+    glDisable(GL_POLYGON_OFFSET_FILL);
+  }
+  if (look_ != Look::partAlone && !supportsHidden_) {
+    draw(supports_);
+    drawPiece(toScreen);
+  }
+  glEnable(GL_BLEND);
+  glBlendFuncSeparate(GL_SRC_ALPHA, GL_ONE_MINUS_SRC_ALPHA, GL_ZERO, GL_ONE);  // the picture itself stays opaque
+  if (ghostAt_) draw(ghost_);
+  glDepthMask(GL_FALSE);
+  draw(zones_);
+  glDepthMask(GL_TRUE);
+  glDisable(GL_BLEND);
+  surface_->release();
+}
+
+void SceneView::drawLines(Buffer& buffer, unsigned mode) {
+  if (buffer.count == 0) return;
+  buffer.array.bind();
+  glDrawArrays(mode, 0, buffer.count);
+  buffer.array.release();
+}
+
+void SceneView::paintGL() {
+  refill();
+  const QColor air = theme().paper.darker(103);
+  glClearColor(static_cast<float>(air.redF()), static_cast<float>(air.greenF()), static_cast<float>(air.blueF()), 1);
+  glEnable(GL_DEPTH_TEST);
+  glDepthMask(GL_TRUE);
+  glClear(GL_COLOR_BUFFER_BIT | GL_DEPTH_BUFFER_BIT);
+  const QMatrix4x4 toScreen = camera_.toScreen();
+  line_->bind();
+  line_->setUniformValue("toScreen", toScreen);
+  if (camera_.pitch() >= 0) drawLines(sheet_, GL_TRIANGLES);
+  drawLines(plate_, GL_LINES);
+  line_->release();
+  drawSurfaces(toScreen);
+  line_->bind();
+  line_->setUniformValue("toScreen", toScreen);
+  drawLines(ribbons_, GL_TRIANGLES);
+  drawLines(travels_, GL_LINES);
+  drawLines(arrows_, GL_LINES);
+  glDepthFunc(GL_LEQUAL);
+  if (look_ != Look::supportsAlone && !session_.gcode()) drawLines(defects_, GL_LINES);
+  if (!handles_.empty()) {
+    fill(handleBuffer_, handleLines(handles_, hot_));
+    glDisable(GL_DEPTH_TEST);  // taken through whatever stands before them
+    drawLines(handleBuffer_, GL_LINES);
+    glEnable(GL_DEPTH_TEST);
+  }
+  drawGuides();
+  line_->release();
+  glDisable(GL_DEPTH_TEST);
+  if (toScreen != overlaidFor_) overlay_->update();
+  overlaidFor_ = toScreen;
+}
+
+// What the tool in hand would touch, props, planes and floating starts.
+void SceneView::drawGuides() {
+  if (session_.gcode()) return;
+  const Brush& brush = session_.brush();
+  drawLines(decisions_, GL_LINES);
+  const auto drawOnce = [&](const std::vector<LineVertex>& lines) {
+    fill(ball_, lines);
+    drawLines(ball_, GL_LINES);
+  };
+  if (wentTo_) drawOnce(ballOutline(*wentTo_, 2.5, Mark::none));
+  if (over_ && brush.isRound()) drawOnce(ballOutline(over_->at, brush.radius, markInHand(Qt::NoModifier)));
+  if (over_ && brush.tool == Tool::prop) drawOnce(ballOutline(over_->at, brush.propWidth / 2, Mark::none));
+  if (band_) drawOnce(bandLines(boundsOfPart(bandOn_), band_->first, band_->second));
+  const auto symmetry = session_.twinPlane();
+  if (brush.twin && symmetry && session_.selectedPart() >= 0) {
+    const auto selected = session_.selection().back();
+    const Part& part = *session_.project()->parts[selected];
+    drawOnce(planeLines(symmetry->plane.movedBy(transformOf(part.placement, *part.mesh)), boundsOfPart(selected), theme().accent));
+  }
+  if (session_.cutaway() && session_.selectedPart() >= 0) drawOnce(planeLines(*session_.cutaway(), boundsOfPart(session_.selection().back()), theme().quiet));
+  if (session_.shown().build && !session_.isStale() && look_ != Look::supportsAlone) {
+    fill(starts_, startDiamonds(*session_.shown().build, camera_, [this](std::size_t part, double z) { return isShown(part) && z <= session_.range().second; }));
+    drawLines(starts_, GL_TRIANGLES);
+  }
+}
+
+}  // namespace trellis
