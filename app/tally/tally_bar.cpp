@@ -36,7 +36,7 @@ Shares sharesOf(const Tally& tally) {
 class ShareBar : public QWidget {
  public:
   explicit ShareBar(Session& session) : session_(session) {
-    setFixedSize(240, 16);
+    setFixedSize(200, 16);
     setToolTip(tr("Filament by use: part, support body, interface, and the rest: skirt, brim, prime tower."));
   }
 
@@ -183,7 +183,7 @@ void TallyBar::refresh() {
   const bool grave = count > 0 && !shown.build->findings.front().accepted && shown.build->findings.front().severity == Severity::problem;
   findings_->setVisible(true);
   findings_->setText(count == 0 ? tr("no findings") : (grave ? "◆ " : "▲ ") + (count == 1 ? tr("1 finding") : tr("%1 findings").arg(count)));
-  open_->setText(breakdown_->isVisible() ? tr("breakdown ▾") : tr("breakdown ▴"));
+  open_->setText(breakdown_->isVisible() ? "▾" : "▴");
   refreshBreakdown();
 }
 

@@ -123,13 +123,13 @@ void bareStarts(Finder& f, std::size_t p) {
   if (!f.rules(p).on || bare.size() > mostStarts) {
     std::vector<Remedy> remedies;
     if (!f.rules(p).on) remedies.push_back(f.setting(p, "support.on", true));
-    else if (f.rules(p).source == Source::decisions) remedies.push_back(f.setting(p, "support.source", std::string("floating")));
+    else if (f.rules(p).source == Source::decisions) remedies.push_back({"support every floating start", f.setting(p, "support.source", std::string("floating")).steps});
     return add(*bare.front(), fmt::format("in {} place{}, first at {:.2f} mm height", bare.size(), bare.size() == 1 ? "" : "s", bare.front()->at.z()), remedies);
   }
   for (const FloatingStart* start : bare) {
     LayMark mark{p, Mark::enforce, BallStroke{{start->at}, std::sqrt(start->area / pi) + 1}};
     std::vector<Remedy> remedies{Remedy("enforce it", {mark})};
-    if (f.rules(p).source == Source::decisions) remedies.push_back(f.setting(p, "support.source", std::string("floating")));
+    if (f.rules(p).source == Source::decisions) remedies.push_back({"support every floating start", f.setting(p, "support.source", std::string("floating")).steps});
     add(*start, fmt::format("at {:.2f} mm height, {:.1f} mm²", start->at.z(), start->area), remedies);
   }
 }
@@ -165,7 +165,7 @@ void bareOverhangs(Finder& f, std::size_t p) {
   const Vec3 at = part.sites->list[worst].at;
   std::vector<Remedy> remedies;
   if (!f.rules(p).on) remedies.push_back(f.setting(p, "support.on", true));
-  else if (!proposed) remedies.push_back(f.setting(p, "support.source", std::string("overhangs")));
+  else if (!proposed) remedies.push_back({"support every overhang", f.setting(p, "support.source", std::string("overhangs")).steps});
   if (f.rules(p).on)
     remedies.push_back({fmt::format("enforce site {}", worst + 1), {LayMark{p, Mark::none, SiteStroke{at}}, DecideSite{p, at, Choice::enforce}}});
   f.add("bare-overhang", proposed ? Severity::note : Severity::warning,

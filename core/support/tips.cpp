@@ -38,9 +38,9 @@ class Placer {
     }
     for (const auto& [region, top] : layers) addThin(region, top);
     for (Place& place : places_) place.border = isBorder(place);
-    for (const auto& [region, top] : layers) carryStarts(region, top);
     serve(true, radius_ + rules_.lineWidth);
     serve(false, radius_ + rules_.tipSpacing / 2);
+    for (const auto& [region, top] : layers) carryStarts(region, top);
     return std::move(tips_);
   }
 
@@ -60,7 +60,7 @@ class Placer {
       }
   }
 
-  // What begins in mid-air and is smaller than a tip has one right under it: beside one, it would fall past.
+  // What begins in mid-air and is smaller than a tip has one right under its middle: beside one, it would fall past.
   void carryStarts(const Polygons& region, double top) {
     for (const Polygons& start : components(region)) {
       const Box2 box = boundsOf(start);
@@ -73,7 +73,8 @@ class Placer {
           middle = k;
         }
       });
-      if (middle < places_.size()) put(middle);
+      const auto carries = [&](const Tip& tip) { return (tip.at - places_[middle].at).norm() < tip.radius && std::abs(tip.top - top) < 1; };
+      if (middle < places_.size() && std::none_of(tips_.begin(), tips_.end(), carries)) put(middle);
     }
   }
 

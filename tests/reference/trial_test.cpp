@@ -4,6 +4,7 @@
 #include "tests/package_mesh.hpp"
 #include "tests/printed.hpp"
 #include "tests/reference/regions.hpp"
+#include "tests/reference/verifier.hpp"
 #include "tests/shapes.hpp"
 
 namespace trellis::test {
@@ -28,6 +29,28 @@ TEST_P(TrialOf, SupportsAsProposedLeaveNothingOnAir) {
 
 INSTANTIATE_TEST_SUITE_P(DemoParts, TrialOf, testing::Combine(testing::Values("frond", "finial", "manifold", "latch", "snail"), testing::Values("normal", "tree")),
                          [](const auto& which) { return std::string(std::get<0>(which.param)) + "_" + std::get<1>(which.param); });
+
+class AgreeingTrialOf : public testing::TestWithParam<const char*> {};
+
+// The same text before both judges: the verifier, which compares it with the mesh, and the trial print, which knows the text alone. Where one finds the
+// demand carried, nothing prints on air for the other; support too far below is seen by both.
+TEST_P(AgreeingTrialOf, TheVerifierSaysTheSame) {
+  const auto judged = [&](double gap) {
+    const ProjectPtr project = demoProject(GetParam(), {{"support.gap.above", gap}, {"support.bridge_limit", 0}, {"skirt.loops", 0}});
+    const Part& part = *project->parts[0];
+    const std::string gcode = gcodeOf(project);
+    const Verdict verdict = verify(gcode, *transformed(*part.mesh, transformOf(part.placement, *part.mesh)), Promise());
+    return std::pair(*std::min_element(verdict.covered.begin(), verdict.covered.end()), tried(gcode).onAir());
+  };
+  const auto [covered, onAir] = judged(0.2);
+  EXPECT_GE(covered, 0.97);
+  EXPECT_LT(onAir, 0.001);
+  const auto [coveredLow, onAirLow] = judged(0.6);
+  EXPECT_LT(coveredLow, 0.5);
+  EXPECT_GT(onAirLow, 2 * onAir + 0.0001);
+}
+
+INSTANTIATE_TEST_SUITE_P(DemoParts, AgreeingTrialOf, testing::Values("frond", "finial", "manifold", "latch", "snail"), [](const auto& which) { return std::string(which.param); });
 
 class BareTrialOf : public testing::TestWithParam<const char*> {};
 
