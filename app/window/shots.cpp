@@ -20,6 +20,7 @@
 #include <QTreeWidget>
 
 #include <algorithm>
+#include <cmath>
 
 namespace trellis {
 
@@ -134,23 +135,26 @@ bool check(MainWindow& window, const std::function<void(const QString&)>& shot) 
   session.setRange(0, 1e9);
   window.scene().camera().turnTo(-60, 14);
   window.scene().fitAll();
-  const auto& figures = session.shown().build->pieces;
-  int largest = 0;
-  for (std::size_t i = 0; i < figures.size(); ++i)
-    if (figures[i].freedom.free && session.shown().build->tally.pieces[i].volume > session.shown().build->tally.pieces[static_cast<std::size_t>(largest)].volume) largest = static_cast<int>(i);
-  session.takePiece(largest);
+  const Build& built = *session.shown().build;
+  double most = 0;
+  for (std::size_t i = 0; i < built.pieces.size(); ++i)
+    if (built.pieces[i].freedom.free && built.tally.pieces[i].volume > most) {
+      most = built.tally.pieces[i].volume;
+      session.takePiece(static_cast<int>(i));
+      const Vec3& way = built.pieces[i].freedom.direction;  // across the view
+      window.scene().camera().turnTo(toDegrees(std::atan2(way.y(), way.x())) + 90, 14);
+    }
   QEventLoop wait;
   QTimer::singleShot(1500, &wait, &QEventLoop::quit);
   wait.exec();
   shot("piece-out");
   session.takePiece(-1);
   // Nearest to the eye that looks along y.
-  const Build& build = *session.shown().build;
   const auto nearness = [](const DemandSite* site) { return site->lowest > 100 ? boundsOf(site->layers.front()).center().y() : 1e9; };
-  const DemandSite* nearest = *std::min_element(build.demand.begin(), build.demand.end(), [&](const DemandSite* a, const DemandSite* b) { return nearness(a) < nearness(b); });
+  const DemandSite* nearest = *std::min_element(built.demand.begin(), built.demand.end(), [&](const DemandSite* a, const DemandSite* b) { return nearness(a) < nearness(b); });
   const Vec2 middle = boundsOf(nearest->layers.front()).center();
   window.scene().camera().turnTo(-90, 2);
-  window.scene().camera().lookAt({middle.x(), middle.y(), build.plan.spans[nearest->lowest].bottom}, 22);
+  window.scene().camera().lookAt({middle.x(), middle.y(), built.plan.spans[nearest->lowest].bottom}, 22);
   shot("gap");
   session.setRange(0, session.height() * 0.4);
   auto* bearings = window.scene().switches().findChild<QAbstractButton*>("drawBearings");
