@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numeric>
 
 namespace trellis {
 
@@ -100,35 +101,27 @@ std::vector<LineVertex> layerRibbons(const PrintLayer& layer, const LayerLook& l
   return out;
 }
 
-std::vector<LineVertex> bearingRibbons(const TrialPrint& trial, double above, double upTo, const LayerLook& look, double share) {
-  std::vector<LineVertex> out;
-  std::vector<const Stretch*> layer;
-  double left = 0;
-  for (const Stretch& s : trial.stretches)
-    if (static_cast<double>(s.to.z()) > above + 1e-4 && static_cast<double>(s.to.z()) <= upTo + 1e-4) {
-      layer.push_back(&s);
-      left += s.length() * share;
-    }
-  if (share >= 1) left = 1e300;
-  for (const Stretch* s : layer) {
-    const Vec3 a = s->from.cast<double>();
-    Vec3 b = s->to.cast<double>();
-    const double length = s->length();
-    const bool ends = length >= left;
-    if (ends && length > 0) b = a + (b - a) * (left / length);
-    if (look.draws(trial.said[s->said])) {
-      const bool ofSupport = !isPart(trial.said[s->said]) && (s->bearing == Bearing::material || s->bearing == Bearing::bridge);
-      addRibbon(out, a, b, static_cast<double>(s->width), shaded(ofSupport ? theme().body : colourOf(s->bearing), a, b));
-      if (s->bearing == Bearing::air && length > 0) {  // bars across, so that it is seen without colour too
-        const Vec3 along = (b - a) / length;
-        for (double at = 0.3; at < length; at += 0.8) addRibbon(out, a + along * at + Vec3(0, 0, lifted), a + along * std::min(at + 0.2, length) + Vec3(0, 0, lifted), 3 * static_cast<double>(s->width), theme().ink);
-      }
-    }
-    left -= length;
-    if (!ends) continue;
-    addNozzle(out, b);
-    break;
+StackedRibbons bearingRibbons(const TrialPrint& trial, double lowered, const LayerLook& look) {
+  std::vector<std::size_t> order(trial.stretches.size());
+  std::iota(order.begin(), order.end(), 0u);
+  const auto topOf = [&](std::size_t i) { return std::lround(trial.stretches[i].to.z() * 1e4f); };
+  std::stable_sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) { return topOf(a) < topOf(b); });  // parts may be printed one after the other
+  StackedRibbons out;
+  const auto endLayer = [&](std::size_t k) { out.ends.emplace_back(static_cast<double>(topOf(order[k])) / 1e4 - lowered, static_cast<int>(out.vertices.size())); };
+  for (std::size_t k = 0; k < order.size(); ++k) {
+    const Stretch& s = trial.stretches[order[k]];
+    if (k > 0 && topOf(order[k]) != topOf(order[k - 1])) endLayer(k - 1);
+    const Said& said = trial.said[s.said];
+    if (!look.draws(said)) continue;
+    const Vec3 a = s.from.cast<double>() - Vec3(0, 0, lowered), b = s.to.cast<double>() - Vec3(0, 0, lowered);
+    const bool ofSupport = !isPart(said) && (s.bearing == Bearing::material || s.bearing == Bearing::bridge);
+    addRibbon(out.vertices, a, b, static_cast<double>(s.width), shaded(ofSupport ? theme().body : colourOf(s.bearing), a, b));
+    if (s.bearing != Bearing::air || s.length() <= 0) continue;
+    const Vec3 along = (b - a) / s.length(), up(0, 0, lifted);
+    for (double at = 0.3; at < s.length(); at += 0.8)  // bars across, so that it is seen without colour too
+      addRibbon(out.vertices, a + along * at + up, a + along * std::min(at + 0.2, s.length()) + up, 3 * static_cast<double>(s.width), theme().ink);
   }
+  if (!order.empty()) endLayer(order.size() - 1);
   return out;
 }
 

@@ -17,7 +17,7 @@ const PrintLayer* SceneView::topLayer() const {
   return top;
 }
 
-// The lines of the topmost shown layer; of an opened file also all below it, for there is no part to see.
+// The lines of the topmost shown layer.
 void SceneView::refillLayer() {
   const LayerLook& look = switches_->look();
   const auto ofOwner = [this](const Owner& owner) { return isShown(owner); };
@@ -25,13 +25,40 @@ void SceneView::refillLayer() {
   const PrintLayer* top = !session_.gcode() && showsOneLayer() ? topLayer() : nullptr;
   fill(travels_, top && look.travels ? travelLines(*top) : none);
   fill(arrows_, top && look.arrows ? directionArrows(*top, look, ofOwner) : none);
-  if (session_.gcode()) return fill(ribbons_, bearingRibbons(*session_.gcode()->trial, session_.range().first - 1e-3, session_.range().second, look, session_.drawnShare()));
-  if (!top) return fill(ribbons_, none);
-  if (look.bearings && session_.trialPrint()) {
-    const double lift = -session_.shown().build->print.floor();  // G-code counts from the plate
-    return fill(ribbons_, bearingRibbons(*session_.trialPrint(), top->bottom + lift + 1e-3, top->top + lift, look, session_.drawnShare()));
-  }
-  fill(ribbons_, layerRibbons(*top, look, ofOwner, session_.drawnShare()));
+  fill(ribbons_, top && !shownTrial() ? layerRibbons(*top, look, ofOwner, session_.drawnShare()) : none);
+}
+
+const TrialPrint* SceneView::shownTrial() const {
+  if (session_.gcode()) return session_.gcode()->trial.get();
+  return switches_->look().bearings && showsOneLayer() ? session_.trialPrint().get() : nullptr;
+}
+
+// All lines of a trial print at once: stepping through its layers then sends nothing anew.
+void SceneView::refillStack() {
+  const TrialPrint* trial = shownTrial();
+  if (!trial || (stackOf_.get() == trial && !stackStale_)) return;
+  stackOf_ = session_.gcode() ? session_.gcode()->trial : session_.trialPrint();
+  stackStale_ = false;
+  const double lift = session_.gcode() ? 0 : -session_.shown().build->print.floor();  // G-code counts from the plate
+  StackedRibbons stack = bearingRibbons(*trial, lift, switches_->look());
+  fill(stack_, stack.vertices);
+  stackEnds_ = std::move(stack.ends);
+}
+
+// Of an opened file the shown layers, for there is no part to see; of the print itself the topmost. While it is played, a share of that.
+void SceneView::drawStack() {
+  if (!shownTrial() || stack_.count == 0 || stackEnds_.empty()) return;
+  const auto countUpTo = [&](double z) {
+    const auto after = std::upper_bound(stackEnds_.begin(), stackEnds_.end(), z + 1e-3, [](double height, const auto& end) { return height < end.first; });
+    return after == stackEnds_.begin() ? std::pair(0, 0) : std::pair(after - 1 == stackEnds_.begin() ? 0 : (after - 2)->second, (after - 1)->second);
+  };
+  const auto [before, all] = countUpTo(session_.range().second);
+  const int last = before + static_cast<int>(session_.drawnShare() * (all - before) / 6) * 6;
+  const int first = !session_.gcode() ? before : session_.range().first > 0 ? countUpTo(session_.range().first).second : 0;
+  if (last <= first) return;
+  stack_.array.bind();
+  glDrawArrays(GL_TRIANGLES, first, last - first);
+  stack_.array.release();
 }
 
 void SceneView::goTo(const Vec3& at) {

@@ -99,6 +99,7 @@ void SceneView::paintGL() {
   line_->bind();
   line_->setUniformValue("toScreen", toScreen);
   drawLines(ribbons_, GL_TRIANGLES);
+  drawStack();
   drawLines(travels_, GL_LINES);
   drawLines(arrows_, GL_LINES);
   glDepthFunc(GL_LEQUAL);

@@ -86,7 +86,7 @@ SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent),
       update();
     });
   connect(switches_, &LayerSwitches::changed, this, [this] {
-    ribbonsStale_ = true;
+    ribbonsStale_ = stackStale_ = true;
     update();
   });
   connect(switches_, &LayerSwitches::fromAboveAsked, this, &SceneView::lookFromAbove);
@@ -109,7 +109,7 @@ SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent),
 
 SceneView::~SceneView() {
   makeCurrent();
-  for (Buffer* buffer : {&parts_, &marks_, &supports_, &plate_, &sheet_, &ribbons_, &ball_, &ghost_, &defects_, &handleBuffer_, &clean_, &choices_, &lit_, &zones_, &decisions_, &starts_, &piece_, &travels_, &arrows_}) {
+  for (Buffer* buffer : {&parts_, &marks_, &supports_, &plate_, &sheet_, &ribbons_, &ball_, &ghost_, &defects_, &handleBuffer_, &clean_, &choices_, &lit_, &zones_, &decisions_, &starts_, &piece_, &travels_, &arrows_, &stack_}) {
     buffer->array.destroy();
     buffer->vertices.destroy();
   }
@@ -274,6 +274,7 @@ void SceneView::refill() {
     fill(piece_, supportSurface(*shown.supports, *shown.build, inHand));
   }
   if (ribbonsStale_) refillLayer();
+  refillStack();
   litStale_ = choicesStale_ = defectsStale_ = plateStale_ = partsStale_ = marksStale_ = supportsStale_ = ribbonsStale_ = false;
 }
 

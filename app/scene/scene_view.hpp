@@ -91,6 +91,9 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   void drawGuides();
   void drawPiece(const QMatrix4x4& toScreen);
   void refillLayer();
+  const TrialPrint* shownTrial() const;  // whose lines are drawn by what they stand on, or null
+  void refillStack();
+  void drawStack();
   const PrintLayer* topLayer() const;
   void goTo(const Vec3& at);
   std::vector<SurfaceVertex> litFacets() const;
@@ -128,12 +131,15 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   std::vector<Handle> handles_;
   QWidget* overlay_;           // words and figures over the scene
   LayerSwitches* switches_;
+  std::vector<std::pair<double, int>> stackEnds_;  // as in StackedRibbons
+  std::shared_ptr<const TrialPrint> stackOf_;
+  bool stackStale_ = true;
   std::optional<Vec3> wentTo_;  // a place that was gone to, until the next click
   QTimer pieceTimer_;
   QElapsedTimer sinceTaken_;
   QMatrix4x4 overlaidFor_;     // the view they were drawn for
   std::unique_ptr<QOpenGLShaderProgram> surface_, line_;
-  Buffer parts_, marks_, supports_, plate_, sheet_, ribbons_, ball_, ghost_, defects_, handleBuffer_, clean_, choices_, lit_, zones_, decisions_, starts_, piece_, travels_, arrows_;
+  Buffer parts_, marks_, supports_, plate_, sheet_, ribbons_, ball_, ghost_, defects_, handleBuffer_, clean_, choices_, lit_, zones_, decisions_, starts_, piece_, travels_, arrows_, stack_;
   std::vector<int> partEnds_;  // in parts_, after each part
   bool defectsStale_ = true, handlesShown_ = false, partHandles_ = false, partsStale_ = true, marksStale_ = true, supportsStale_ = true, plateStale_ = true, ribbonsStale_ = true;
   ProjectPtr drawn_;

@@ -16,22 +16,32 @@ constexpr double bandHeight = 6;  // mm
 constexpr double leastWall = 1;   // mm² of wall per mm of height that is worth holding
 constexpr int mostHolds = 5;
 
-// mm² of wall per layer that faces a direction.
-std::vector<double> wallsFacing(const PartBuild& part, const Vec2& direction) {
-  std::vector<double> walls(part.plan.count(), 0);
+// A side of the part and mm² of wall per layer that faces it.
+struct Side {
+  Vec2 direction = Vec2::UnitY();
+  std::vector<double> walls;
+};
+
+// From the back of the plate round.
+std::vector<Side> sidesOf(const PartBuild& part) {
+  std::vector<Side> sides;
+  for (int k = 0; k < 8; ++k) sides.push_back({Vec2(std::sin(k * pi / 4), std::cos(k * pi / 4)), std::vector<double>(part.plan.count(), 0)});
   const TriangleMesh& mesh = *part.placed;
-  for (std::size_t k = 0; k < mesh.facets.size(); ++k) {
-    const auto corner = [&](int i) -> Vec3 { return mesh.vertices[mesh.facets[k][static_cast<std::size_t>(i)]].cast<double>(); };
-    const Vec3 cross = (corner(1) - corner(0)).cross(corner(2) - corner(0));
+  const std::vector<LayerSpan>& spans = part.plan.spans;
+  for (std::size_t f = 0; f < mesh.facets.size(); ++f) {
+    const auto [a, b, c] = mesh.corners(f);
+    const Vec3 cross = (b - a).cross(c - a);
     const double area = cross.norm() / 2;
-    if (area <= 0 || std::abs(leanOf(cross / (2 * area))) > wallLean || cross.head<2>().dot(direction) < 0.6 * 2 * area) continue;
-    const double low = std::min({corner(0).z(), corner(1).z(), corner(2).z()}), high = std::max({corner(0).z(), corner(1).z(), corner(2).z()});
-    for (std::size_t l = 0; l < walls.size(); ++l) {
-      const double shared = std::min(high, part.plan.spans[l].top) - std::max(low, part.plan.spans[l].bottom);
-      if (shared > 0) walls[l] += area * shared / std::max(high - low, 1e-9);
+    if (area <= 0 || std::abs(leanOf(cross / (2 * area))) > wallLean) continue;
+    const double low = std::min({a.z(), b.z(), c.z()}), high = std::max({a.z(), b.z(), c.z()});
+    const auto first = std::lower_bound(spans.begin(), spans.end(), low, [](const LayerSpan& span, double z) { return span.top <= z; });
+    for (Side& side : sides) {
+      if (cross.head<2>().dot(side.direction) < 0.6 * 2 * area) continue;
+      for (auto span = first; span != spans.end() && span->bottom < high; ++span)
+        side.walls[static_cast<std::size_t>(span - spans.begin())] += area * (std::min(high, span->top) - std::max(low, span->bottom)) / std::max(high - low, 1e-9);
     }
   }
-  return walls;
+  return sides;
 }
 
 struct Bands {
@@ -111,22 +121,19 @@ HoldAdvice adviseHolds(const Project& project, const Build& build, std::size_t p
   const std::vector<Polygons> holds = holdsOf(build, part);
   const double before = worst->give;
   advice.give = before;
+  const std::vector<Side> sides = sidesOf(built);
   for (int count = 1; count <= mostHolds; ++count) {
     Bands best;
-    std::vector<double> bestWalls;
-    Vec2 side = Vec2::UnitY();
-    for (int k = 0; k < 8; ++k) {  // from the back round
-      const Vec2 direction(std::sin(k * pi / 4), std::cos(k * pi / 4));
-      const std::vector<double> walls = wallsFacing(built, direction);
-      Bands bands = bandsOn(built, walls, count);
+    const Side* sheltered = &sides.front();
+    for (const Side& side : sides) {
+      Bands bands = bandsOn(built, side.walls, count);
       const double preferred = 1.2;  // how much more wall another side has to have
       if (bands.heights.size() < best.heights.size() || (bands.heights.size() == best.heights.size() && bands.wall <= preferred * best.wall)) continue;
       best = std::move(bands);
-      bestWalls = walls;
-      side = direction;
+      sheltered = &side;
     }
     if (best.heights.empty()) continue;
-    const Stability after = withBands(built, holds, bestWalls, best, rules);
+    const Stability after = withBands(built, holds, sheltered->walls, best, rules);
     const double give = after.mostGiving()->give;
     if (give >= advice.give) continue;
     advice.give = give;
@@ -136,7 +143,7 @@ HoldAdvice adviseHolds(const Project& project, const Build& build, std::size_t p
       const Polygons& section = (*built.sections)[static_cast<std::size_t>(level - built.plan.spans.begin())];
       LayMark mark{part, Mark::enforce, BandStroke{from, to}};
       const Vec2 middle = figuresOf(section).centre;
-      mark.rules.clip = {Plane{Vec3(middle.x(), middle.y(), 0), Vec3(side.x(), side.y(), 0)}};
+      mark.rules.clip = {Plane{Vec3(middle.x(), middle.y(), 0), Vec3(sheltered->direction.x(), sheltered->direction.y(), 0)}};
       advice.marks.push_back(std::move(mark));
     }
     if (give <= before / 4 && (give <= rules.giveAllowed || count >= 3) && after.leastHeld()->factor >= rules.factorAllowed) break;
