@@ -53,6 +53,7 @@ struct Case {
   const char* code;
   std::function<ProjectPtr()> provoke;
 };
+void PrintTo(const Case& one, std::ostream* out) { *out << one.code; }
 
 ProjectPtr withZone(ZoneAs as, const Vec3& centre, const Vec3& size) {
   const ProjectPtr project = projectOf(shelf);
