@@ -23,10 +23,10 @@ class Bearer {
     for (std::size_t k = 1; k < path_.points.size(); ++k) walk(k);
     absorbSpecks();
     BorneBead bead{std::move(found_), false};
-    for (const Borne& stretch : bead.stretches) bead.touches = bead.touches || stretch.bearing != Bearing::air;
     for (std::size_t i = 0; i < bead.stretches.size(); ++i)
       if (bead.stretches[i].bearing == Bearing::air && isBridge(bead.stretches, i)) bridges_.push_back(i);
     for (const std::size_t i : bridges_) bead.stretches[i].bearing = Bearing::bridge;
+    for (const Borne& stretch : bead.stretches) bead.touches = bead.touches || stretch.bearing != Bearing::air;
     return bead;
   }
 

@@ -15,7 +15,7 @@ struct Borne {
 
 struct BorneBead {
   std::vector<Borne> stretches;
-  bool touches = false;  // anything below it carries some of it
+  bool touches = false;  // something below it, or beads of its layer that are held, carry some of it
 };
 
 // The field is that of everything printed before.

@@ -6,7 +6,7 @@
 
 namespace trellis {
 
-// A bead of a part and whether anything below carries some of it.
+// A bead of a part, and whether anything carries some of it: see BorneBead.
 struct LaidBead {
   const BeadPath* path = nullptr;
   bool touches = false;
