@@ -138,7 +138,7 @@ bool check(MainWindow& window, const std::function<void(const QString&)>& shot) 
   const Build& built = *session.shown().build;
   double most = 0;
   for (std::size_t i = 0; i < built.pieces.size(); ++i)
-    if (built.pieces[i].freedom.free && built.tally.pieces[i].volume > most) {
+    if (const Freedom& freedom = built.pieces[i].freedom; freedom.free && freedom.direction.z() > -0.8 && built.tally.pieces[i].volume > most) {  // not down into the plate
       most = built.tally.pieces[i].volume;
       session.takePiece(static_cast<int>(i));
       const Vec3& way = built.pieces[i].freedom.direction;  // across the view
