@@ -31,11 +31,10 @@ Strip::Strip(Session& session, QWidget* parent) : QFrame(parent), session_(sessi
     update();
   });
   connect(&session, &Session::rangeChanged, this, qOverload<>(&QWidget::update));
-  for (const auto signal : {&Session::gcodeChanged, &Session::trialPrintChanged})
-    connect(&session, signal, this, [this] {
-      measure();
-      update();
-    });
+  connect(&session, &Session::gcodeChanged, this, [this] {
+    measure();
+    update();
+  });
   for (const auto signal : {&Session::chosenChanged, &Session::projectChanged}) connect(&session, signal, this, qOverload<>(&QWidget::update));
   playing_.setInterval(frame);
   connect(&playing_, &QTimer::timeout, this, &Strip::playOn);

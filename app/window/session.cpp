@@ -363,8 +363,8 @@ void Session::setRange(double low, double high) {
 }
 
 double Session::height() const {
-  const std::vector<double> all = tops();
-  return all.empty() ? 0 : all.back();
+  if (gcode_) return gcode_->trial->tops.empty() ? 0 : gcode_->trial->tops.back();
+  return shown_.build && !shown_.build->print.layers.empty() ? shown_.build->print.layers.back()->top : 0;
 }
 
 std::vector<double> Session::tops() const {

@@ -58,8 +58,7 @@ void columns(Finder& f) {
     for (std::size_t i = 0; i < f.build.columns.size(); ++i) {
       const DemandSite& site = *f.build.demand[i];
       if (site.part != p) continue;
-      const Vec2 middle = boundsOf(site.layers.front()).center();
-      const Vec3 at(middle.x(), middle.y(), f.build.plan.spans[site.lowest].bottom);
+      const Vec3 at = placeOf(f, site);
       room.add(f.build.columns[i]->noRoom, at);
       footing.add(f.build.columns[i]->withoutFooting, at);
       steep.add(f.build.columns[i]->tooSteep, at);
@@ -200,8 +199,7 @@ void release(Finder& f) {
     const DemandSite& site = *f.build.demand[i];
     if (f.build.columns[i]->slabs.empty() || site.isHold() || !seen.insert(number).second) continue;
     const RuleSet& rules = f.build.rules[number];
-    const Vec2 middle = boundsOf(site.layers.front()).center();
-    const Vec3 at(middle.x(), middle.y(), f.build.plan.spans[site.lowest].bottom);
+    const Vec3 at = placeOf(f, site);
     const double gap = rules.support.gapAbove, layer = rules.support.layerHeight;
     const bool same = rules.settings.text("support.filament.interface") == "first";
     if (same && gap < 0.5 * layer - 1e-9)

@@ -76,8 +76,7 @@ class Bearer {
       found_.push_back({end, bearing});
   }
 
-  bool isRelease(const Vec2& place, double bottom, double top) const {
-    const HeightField::Level level = field_.under(place, bottom, top);
+  bool isRelease(const HeightField::Level& level, double bottom) const {
     return level.stuff == Stuff::support && bottom - static_cast<double>(level.top) <= release_ + slack;
   }
 
@@ -90,12 +89,12 @@ class Bearer {
       const Vec2 place = at.head<2>() + side * away;
       const HeightField::Level level = field_.under(place, bottom, top);
       if (bottom - static_cast<double>(level.top) <= half + slack) return Bearing::material;
-      release = release || isRelease(place, bottom, top);
+      release = release || isRelease(level, bottom);
     }
     if (release) return Bearing::release;
     const auto reaches = [&](double sign) {
       for (double away = path_.width / 2; away <= path_.width / 2 + beside; away += field_.cell())
-        if (isRelease(at.head<2>() + side * (sign * away), bottom, top)) return true;
+        if (isRelease(field_.under(at.head<2>() + side * (sign * away), bottom, top), bottom)) return true;
       return false;
     };
     return reaches(1) && reaches(-1) ? Bearing::release : Bearing::air;
