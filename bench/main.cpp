@@ -15,11 +15,11 @@
 #include <CGAL/Exact_predicates_inexact_constructions_kernel.h>
 #include <CGAL/Polygon_mesh_slicer.h>
 #include <CGAL/Surface_mesh.h>
-#include <assimp/Importer.hpp>
 #include <assimp/postprocess.h>
 #include <assimp/scene.h>
 #include <fmt/format.h>
 #include <tbb/global_control.h>
+#include <assimp/Importer.hpp>
 
 #include <chrono>
 #include <numeric>
@@ -44,14 +44,16 @@ double seconds(int rounds, const Work& work) {
 }
 
 void row(const char* what, double ours, const char* against, double theirs, const char* aim) {
-  fmt::print("{:<44}{:>10.1f} ms   {:<34}{:>10.1f} ms   {:>7.2f}×   {}\n", what, ours * 1e3, against, theirs * 1e3, theirs / ours, aim);
+  fmt::print("{:<44}{:>10.1f} ms   {:<34}{:>10.1f} ms   {:>7.2f}×   {}\n", what, ours * 1e3, against, theirs * 1e3,
+             theirs / ours, aim);
   std::fflush(stdout);
 }
 
 CgalMesh toCgal(const TriangleMesh& mesh) {
   CgalMesh result;
   for (const Vec3f& v : mesh.vertices) result.add_vertex({v.x(), v.y(), v.z()});
-  for (const Facet& f : mesh.facets) result.add_face(CgalMesh::Vertex_index(f[0]), CgalMesh::Vertex_index(f[1]), CgalMesh::Vertex_index(f[2]));
+  for (const Facet& f : mesh.facets)
+    result.add_face(CgalMesh::Vertex_index(f[0]), CgalMesh::Vertex_index(f[1]), CgalMesh::Vertex_index(f[2]));
   return result;
 }
 
@@ -124,17 +126,20 @@ void dabs(const MeshPtr& small, const MeshPtr& large) {
     return seconds(9, [&] { paint({mesh, tree}, Marks(), stroke, Mark::enforce, {}); });
   };
   const double few = dab(small), many = dab(large);
-  row("a 3 mm dab at 1.2 M facets", many, fmt::format("the same at {} facets", small->facets.size()).c_str(), few, "≥ 0.5×");
+  row("a 3 mm dab at 1.2 M facets", many, fmt::format("the same at {} facets", small->facets.size()).c_str(), few,
+      "≥ 0.5×");
 }
 
 void sections(const MeshPtr& bunny, const CgalMesh& reference) {
   const std::vector<double> heights = planes(*bunny, 500);
   const double theirs = seconds(1, [&] { cgalSections(reference, heights); });
-  row("500 bare sections, 75 k facets", seconds(3, [&] { sliceBare(*bunny, heights, Progress()); }), "CGAL's slicer", theirs, "≥ 10×");
+  row("500 bare sections, 75 k facets", seconds(3, [&] { sliceBare(*bunny, heights, Progress()); }), "CGAL's slicer",
+      theirs, "≥ 10×");
   const double nested = seconds(1, [&] {
     for (Polygons& section : cgalSections(reference, heights)) section = clipperUnion(section);
   });
-  row("500 sections, closed and nested", seconds(3, [&] { slice(*bunny, heights, Progress()); }), "CGAL's slicer and a Clipper union", nested, "≥ 4×");
+  row("500 sections, closed and nested", seconds(3, [&] { slice(*bunny, heights, Progress()); }),
+      "CGAL's slicer and a Clipper union", nested, "≥ 4×");
 }
 
 void turnings(const MeshPtr& bunny) {
@@ -143,12 +148,16 @@ void turnings(const MeshPtr& bunny) {
 }
 
 void stages(const Build& build) {
-  for (const auto& [stage, milliseconds] : build.milliseconds) fmt::print("      {:<24}{:>10.1f} ms\n", stage, milliseconds);
+  for (const auto& [stage, milliseconds] : build.milliseconds)
+    fmt::print("      {:<24}{:>10.1f} ms\n", stage, milliseconds);
 }
 
-ProjectPtr inLayers(const MeshPtr& mesh, double height) { return projectOf(mesh, {{"layer.height", height}, {"layer.first", std::max(0.1, height)}}); }
+ProjectPtr inLayers(const MeshPtr& mesh, double height) {
+  return projectOf(mesh, {{"layer.height", height}, {"layer.first", std::max(0.1, height)}});
+}
 
-// How a build grows with its mesh and its layers. A fifth of the layers, for a tenth would be thicker than can be printed.
+// How a build grows with its mesh and its layers. A fifth of the layers, for a tenth would be thicker than can be
+// printed.
 void growth(const MeshPtr& bunny, const MeshPtr& large) {
   const auto took = [](const MeshPtr& mesh, double height) {
     const ProjectPtr project = inLayers(mesh, height);
@@ -169,13 +178,15 @@ void trees(const MeshPtr& bunny, const CgalMesh& reference) {
   row("whole build, automatic tree supports", whole, "T₀", base, "≥ 0.25×");
   stages(*built);
   const auto& sites = *built->parts[0].demand;
-  const auto highest = std::max_element(sites.begin(), sites.end(), [](const auto& a, const auto& b) { return a.lowest < b.lowest; });
+  const auto highest =
+      std::max_element(sites.begin(), sites.end(), [](const auto& a, const auto& b) { return a.lowest < b.lowest; });
   const Vec2 middle = toMm(highest->layers.front().front().front());
   const Vec3 at(middle.x(), middle.y(), built->plan.spans[highest->lowest].bottom);
   project = performed(*project, AddProp{0, at, 1.5});
   pipeline.run(*project, Progress());
   project = performed(*project, ChangeProp{0, 0, Vec3(at + Vec3(1, 0, 0))});
-  row("rebuild after a prop was dragged by 1 mm", seconds(1, [&] { built = pipeline.run(*project, Progress()); }), "the whole build", whole, "≥ 10×");
+  row("rebuild after a prop was dragged by 1 mm", seconds(1, [&] { built = pipeline.run(*project, Progress()); }),
+      "the whole build", whole, "≥ 10×");
   stages(*built);
 }
 
@@ -189,7 +200,8 @@ void trials(const MeshPtr& bunny) {
     const TrialPrint trial = trialPrint(readGcode(text, Progress()), {}, Progress());
     length = std::accumulate(trial.length.begin(), trial.length.end(), 0.0);
   });
-  fmt::print("trial print of {:.1f} MB, {:.0f} m of bead: parsing alone {:.0f} ms\n", static_cast<double>(text.size()) / 1e6, length / 1000, parsing * 1000);
+  fmt::print("trial print of {:.1f} MB, {:.0f} m of bead: parsing alone {:.0f} ms\n",
+             static_cast<double>(text.size()) / 1e6, length / 1000, parsing * 1000);
   row("trial print", whole, "2 × parsing + 0.5 µs per mm of bead", 2 * parsing + 0.5e-6 * length, "≥ 1×");
 }
 
@@ -203,13 +215,15 @@ void builds(const MeshPtr& bunny, const CgalMesh& reference) {
   stages(*built);
   // A blocker on the underside that hangs highest.
   const auto& sites = *built->parts[0].demand;
-  const auto highest = std::max_element(sites.begin(), sites.end(), [](const auto& a, const auto& b) { return a.lowest < b.lowest; });
+  const auto highest =
+      std::max_element(sites.begin(), sites.end(), [](const auto& a, const auto& b) { return a.lowest < b.lowest; });
   const Vec2 middle = toMm(highest->layers.front().front().front());
   LayMark stroke;
   stroke.mark = Mark::block;
   stroke.stroke = BallStroke{{Vec3(middle.x(), middle.y(), built->plan.spans[highest->lowest].bottom)}, 1.5};
   const ProjectPtr touched = performed(*project, stroke);
-  row("rebuild after a 3 mm stroke", seconds(1, [&] { built = pipeline.run(*touched, Progress()); }), "the whole build", whole, "≥ 10×");
+  row("rebuild after a 3 mm stroke", seconds(1, [&] { built = pipeline.run(*touched, Progress()); }), "the whole build",
+      whole, "≥ 10×");
   stages(*built);
   const double two = seconds(1, [&] { build(project); });
   const tbb::global_control one(tbb::global_control::max_allowed_parallelism, 1);

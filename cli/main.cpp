@@ -6,15 +6,15 @@
 #include "core/mesh/health.hpp"
 #include "core/mesh/inspect.hpp"
 #include "core/mesh/stl.hpp"
-#include "core/pipeline/removal.hpp"
 #include "core/pipeline/pipeline.hpp"
+#include "core/pipeline/removal.hpp"
 #include "core/project/operations.hpp"
 #include "core/project/project_file.hpp"
 #include "core/trial/trial_report.hpp"
 
-#include <CLI/CLI.hpp>
 #include <fmt/format.h>
 #include <unistd.h>
+#include <CLI/CLI.hpp>
 
 #include <iostream>
 #include <mutex>
@@ -82,7 +82,9 @@ ProjectPtr loaded(const Options& options, const Progress& progress) {
   applySettings(asked, options);  // first, so that a wrong key is said before a long read
   const OpenedProject opened = openFile(options.file, asked, progress);
   if (opened.fromNewerVersion)
-    throw Error(options.file + " was saved by a newer Meek Trellis, and building it here could lose decisions. Install the newer version.");
+    throw Error(
+        options.file +
+        " was saved by a newer Meek Trellis, and building it here could lose decisions. Install the newer version.");
   auto project = std::make_shared<Project>(*opened.project);
   applySettings(project->settings, options);
   if (!options.ops.empty()) try {
@@ -101,10 +103,18 @@ Json inspectJson(const std::string& name, const TriangleMesh& mesh) {
     if (trouble.kind == Defect::crossing) crossings = trouble.count;
     troubles.push_back(inWords(trouble));
   }
-  return {{"name", name}, {"facets", figures.facets}, {"vertices", figures.vertices}, {"shells", figures.shells},
-          {"size", {figures.size.x(), figures.size.y(), figures.size.z()}}, {"volume_mm3", figures.volume},
-          {"area_mm2", figures.area}, {"open_edges", figures.openEdges}, {"flipped_facets", figures.flippedFacets},
-          {"duplicate_facets", figures.duplicateFacets}, {"self_crossings", crossings}, {"troubles", troubles}};
+  return {{"name", name},
+          {"facets", figures.facets},
+          {"vertices", figures.vertices},
+          {"shells", figures.shells},
+          {"size", {figures.size.x(), figures.size.y(), figures.size.z()}},
+          {"volume_mm3", figures.volume},
+          {"area_mm2", figures.area},
+          {"open_edges", figures.openEdges},
+          {"flipped_facets", figures.flippedFacets},
+          {"duplicate_facets", figures.duplicateFacets},
+          {"self_crossings", crossings},
+          {"troubles", troubles}};
 }
 
 void runInspect(const Options& options) {
@@ -116,8 +126,9 @@ void runInspect(const Options& options) {
   for (const Json& p : parts) {
     fmt::print("{}\n  {} facets, {} vertices, {} shell{}\n", p["name"].get<std::string>(), p["facets"].get<int>(),
                p["vertices"].get<int>(), p["shells"].get<int>(), p["shells"] == 1 ? "" : "s");
-    fmt::print("  {:.2f} × {:.2f} × {:.2f} mm, {:.1f} mm³, {:.1f} mm²\n", p["size"][0].get<double>(), p["size"][1].get<double>(),
-               p["size"][2].get<double>(), p["volume_mm3"].get<double>(), p["area_mm2"].get<double>());
+    fmt::print("  {:.2f} × {:.2f} × {:.2f} mm, {:.1f} mm³, {:.1f} mm²\n", p["size"][0].get<double>(),
+               p["size"][1].get<double>(), p["size"][2].get<double>(), p["volume_mm3"].get<double>(),
+               p["area_mm2"].get<double>());
     for (const Json& trouble : p["troubles"]) fmt::print("  {}\n", trouble.get<std::string>());
     if (p["troubles"].empty()) fmt::print("  closed and sound\n");
   }
@@ -133,9 +144,11 @@ std::string svgOf(const Polygons& section, const Box2& box, double z) {
     path += " Z";
   }
   const Vec2 size = box.sizes();
-  return fmt::format("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{0:.4f}mm\" height=\"{1:.4f}mm\" viewBox=\"{2:.4f} {3:.4f} {0:.4f} {1:.4f}\">\n"
-                     "<title>z = {4:.4f} mm</title>\n<path fill=\"#CBBBA8\" fill-rule=\"evenodd\" d=\"{5}\"/>\n</svg>\n",
-                     size.x(), size.y(), box.min().x(), -box.max().y(), z, path);
+  return fmt::format(
+      "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{0:.4f}mm\" height=\"{1:.4f}mm\" viewBox=\"{2:.4f} {3:.4f} "
+      "{0:.4f} {1:.4f}\">\n"
+      "<title>z = {4:.4f} mm</title>\n<path fill=\"#CBBBA8\" fill-rule=\"evenodd\" d=\"{5}\"/>\n</svg>\n",
+      size.x(), size.y(), box.min().x(), -box.max().y(), z, path);
 }
 
 void runSlices(const Options& options) {
@@ -155,12 +168,15 @@ void runSlices(const Options& options) {
   }
   std::error_code failed;
   std::filesystem::create_directories(options.svg, failed);
-  if (failed) throw Error(fmt::format("The folder {} could not be made: {}. Choose another place.", options.svg, failed.message()));
+  if (failed)
+    throw Error(
+        fmt::format("The folder {} could not be made: {}. Choose another place.", options.svg, failed.message()));
   const Box2 paper(box.min().head<2>(), box.max().head<2>());
   Json layers = Json::array();
   for (std::size_t i = 0; i < plan.count(); ++i) {
     const double z = plan.spans[i].middle();
-    writeFileAtomically(std::filesystem::path(options.svg) / fmt::format("layer-{:05}.svg", i), svgOf(sections[i], paper, z));
+    writeFileAtomically(std::filesystem::path(options.svg) / fmt::format("layer-{:05}.svg", i),
+                        svgOf(sections[i], paper, z));
     layers.push_back({{"index", i}, {"z", z}, {"area_mm2", area(sections[i])}});
   }
   if (options.json)
@@ -191,7 +207,8 @@ void runBuild(const Options& options) {
   if (!options.project.empty()) writeFileAtomically(options.project, packProject(*project));
   if (!options.gcode.empty()) {
     const double height = build->print.layers.empty() ? 0 : build->print.layers.back()->top;
-    writeFileAtomically(options.gcode, writeGcode(build->print, gcodeRules(*project, height), totalsOf(*build, project->settings), bar.progress()));
+    writeFileAtomically(options.gcode, writeGcode(build->print, gcodeRules(*project, height),
+                                                  totalsOf(*build, project->settings), bar.progress()));
   }
   const std::string text = report.dump(2, ' ', false, Json::error_handler_t::replace) + "\n";
   if (!options.report.empty()) writeFileAtomically(options.report, text);
@@ -207,12 +224,15 @@ void runSites(const Options& options) {
   const BuildPtr build = Pipeline().run(*project, bar.progress());
   const Json found = sitesOf(*build, project->settings);
   if (options.json) return void(std::cout << found.dump(2) << "\n");
-  fmt::print("{:>4}  {:<20} {:>10} {:>15} {:>6} {:>9} {:>8} {:>8}  {}\n", "site", "part", "area mm²", "heights mm", "lean", "span mm", "g", "min", "");
+  fmt::print("{:>4}  {:<20} {:>10} {:>15} {:>6} {:>9} {:>8} {:>8}  {}\n", "site", "part", "area mm²", "heights mm",
+             "lean", "span mm", "g", "min", "");
   for (const Json& site : found["sites"])
-    fmt::print("{:>4}  {:<20} {:>10.1f} {:>7.1f}–{:>7.1f} {:>5.0f}° {:>9.1f} {:>8.2f} {:>8.1f}  {}{}{}\n", site["id"].get<int>() + 1,
-               project->parts[site["part"].get<std::size_t>()]->name, site["area_mm2"].get<double>(), site["z_low"].get<double>(), site["z_high"].get<double>(),
-               site["worst_lean"].get<double>(), site["span_mm"].get<double>(), site["price"]["g"].get<double>(), site["price"]["time_s"].get<double>() / 60,
-               site["bridge"].get<bool>() ? "bridge " : "", site["floating_starts"].get<int>() > 0 ? "floating start " : "",
+    fmt::print("{:>4}  {:<20} {:>10.1f} {:>7.1f}–{:>7.1f} {:>5.0f}° {:>9.1f} {:>8.2f} {:>8.1f}  {}{}{}\n",
+               site["id"].get<int>() + 1, project->parts[site["part"].get<std::size_t>()]->name,
+               site["area_mm2"].get<double>(), site["z_low"].get<double>(), site["z_high"].get<double>(),
+               site["worst_lean"].get<double>(), site["span_mm"].get<double>(), site["price"]["g"].get<double>(),
+               site["price"]["time_s"].get<double>() / 60, site["bridge"].get<bool>() ? "bridge " : "",
+               site["floating_starts"].get<int>() > 0 ? "floating start " : "",
                site["decision"] == "proposed" ? "" : site["decision"].get<std::string>());
 }
 
@@ -223,9 +243,11 @@ void runTrial(const Options& options) {
   if (options.json) return void(std::cout << report.dump(2, ' ', false, Json::error_handler_t::replace) << "\n");
   fmt::print("{}\n", verdictOf(trial));
   for (std::size_t i = 0; i < bearingNames.size(); ++i)
-    fmt::print("  {:<10}{:12.1f} mm of line, {:.1f} mm of it the part's\n", bearingNames[i], trial.length[i], trial.partLength[i]);
+    fmt::print("  {:<10}{:12.1f} mm of line, {:.1f} mm of it the part's\n", bearingNames[i], trial.length[i],
+               trial.partLength[i]);
   for (const TrialStart& start : trial.starts)
-    fmt::print("  begins in mid-air at {:.1f}, {:.1f}, {:.2f} mm, layer {}, line {} of the text\n", start.at.x(), start.at.y(), start.at.z(), start.layer, start.line);
+    fmt::print("  begins in mid-air at {:.1f}, {:.1f}, {:.2f} mm, layer {}, line {} of the text\n", start.at.x(),
+               start.at.y(), start.at.z(), start.layer, start.line);
   for (const std::string& what : trial.ignored) fmt::print("  not known, and passed over: {}\n", what);
 }
 
@@ -234,19 +256,25 @@ void runConvert(const Options& options) {
   const ProjectPtr project = loaded(options, bar.progress());
   const std::string suffix = std::filesystem::path(options.out).extension().string();
   if (suffix == ".3mf") return writeFileAtomically(options.out, packProject(*project));
-  if (suffix != ".stl") throw Error(options.out + " has a format this program does not write. End its name in .stl or .3mf.");
+  if (suffix != ".stl")
+    throw Error(options.out + " has a format this program does not write. End its name in .stl or .3mf.");
   writeFileAtomically(options.out, writeStl(*placedTogether(*project)));
 }
 
 void runSettings(const Options& options) {
   Json rows = Json::array();
   for (const SettingRow& row : settingsTable()) {
-    Json json{{"key", row.key}, {"label", row.label}, {"unit", row.unit}, {"default", toJson(row.standard)}, {"help", row.help}};
+    Json json{{"key", row.key},
+              {"label", row.label},
+              {"unit", row.unit},
+              {"default", toJson(row.standard)},
+              {"help", row.help}};
     if (row.kind == SettingKind::number || row.kind == SettingKind::whole) json["range"] = {row.low, row.high};
     if (row.kind == SettingKind::choice) json["choices"] = row.choices;
     if (!options.json) {
-      const std::string range = json.contains("range") ? fmt::format("{:g} to {:g} {}", row.low, row.high, row.unit)
-                                : json.contains("choices") ? fmt::format("{}", fmt::join(row.choices, " | ")) : "";
+      const std::string range = json.contains("range")     ? fmt::format("{:g} to {:g} {}", row.low, row.high, row.unit)
+                                : json.contains("choices") ? fmt::format("{}", fmt::join(row.choices, " | "))
+                                                           : "";
       fmt::print("{:<32} {:<28} default {}\n    {}\n", row.key, range, json["default"].dump(), row.help);
     }
     rows.push_back(std::move(json));
@@ -285,11 +313,18 @@ int main(int argc, char** argv) {
   build->add_option("--report", options.report, "write the report (JSON) here");
   CLI::App* trial = app.add_subcommand("trial", "what would print on air, from G-code alone");
   trial->add_option("FILE", options.file, "G-code of any program")->required();
-  trial->add_option("--line-width", options.trial.lineWidth, "mm, where no comment says it")->check(CLI::Range(0.05, 10.0));
-  trial->add_option("--layer-height", options.trial.layerHeight, "mm, where no comment says it; else from the volume")->check(CLI::Range(0.01, 5.0));
-  trial->add_option("--release", options.trial.release, "mm below which support no longer carries; else one and a half layers")->check(CLI::Range(0.0, 10.0));
-  trial->add_option("--bridge", options.trial.bridgeLimit, "mm that lines span from anchor to anchor")->check(CLI::Range(0.0, 1000.0));
-  trial->add_option("--filament", options.trial.filamentDiameter, "mm of the filament's diameter")->check(CLI::Range(0.5, 5.0));
+  trial->add_option("--line-width", options.trial.lineWidth, "mm, where no comment says it")
+      ->check(CLI::Range(0.05, 10.0));
+  trial->add_option("--layer-height", options.trial.layerHeight, "mm, where no comment says it; else from the volume")
+      ->check(CLI::Range(0.01, 5.0));
+  trial
+      ->add_option("--release", options.trial.release,
+                   "mm below which support no longer carries; else one and a half layers")
+      ->check(CLI::Range(0.0, 10.0));
+  trial->add_option("--bridge", options.trial.bridgeLimit, "mm that lines span from anchor to anchor")
+      ->check(CLI::Range(0.0, 1000.0));
+  trial->add_option("--filament", options.trial.filamentDiameter, "mm of the filament's diameter")
+      ->check(CLI::Range(0.5, 5.0));
   trial->add_flag("--json", options.json, "JSON on standard output");
   CLI::App* convert = app.add_subcommand("convert", "a mesh or project written as .stl or .3mf");
   addProjectOptions(convert, options);
@@ -311,7 +346,8 @@ int main(int argc, char** argv) {
     if (*settings) runSettings(options);
     return 0;
   } catch (const std::bad_alloc&) {
-    fmt::print(stderr, "There is not enough memory for {}. Use a mesh with fewer facets or thicker layers.\n", options.file);
+    fmt::print(stderr, "There is not enough memory for {}. Use a mesh with fewer facets or thicker layers.\n",
+               options.file);
   } catch (const std::exception& error) {
     fmt::print(stderr, "{}\n", error.what());
   }

@@ -28,12 +28,18 @@ double millimetresPerUnit(NMR::PLib3MFModel* model) {
   DWORD unit = NMR::MODELUNIT_MILLIMETER;
   require(NMR::lib3mf_model_getunit(model, &unit), damaged);
   switch (unit) {
-    case NMR::MODELUNIT_MICROMETER: return 0.001;
-    case NMR::MODELUNIT_CENTIMETER: return 10;
-    case NMR::MODELUNIT_INCH: return 25.4;
-    case NMR::MODELUNIT_FOOT: return 304.8;
-    case NMR::MODELUNIT_METER: return 1000;
-    default: return 1;
+    case NMR::MODELUNIT_MICROMETER:
+      return 0.001;
+    case NMR::MODELUNIT_CENTIMETER:
+      return 10;
+    case NMR::MODELUNIT_INCH:
+      return 25.4;
+    case NMR::MODELUNIT_FOOT:
+      return 304.8;
+    case NMR::MODELUNIT_METER:
+      return 1000;
+    default:
+      return 1;
   }
 }
 
@@ -56,8 +62,8 @@ MeshPtr meshOf(NMR::PLib3MFModelMeshObject* object) {
                                                vertexCount, nullptr),
             damaged);
   if (facetCount)
-    require(NMR::lib3mf_meshobject_gettriangleindices(
-                object, reinterpret_cast<NMR::MODELMESHTRIANGLE*>(facets.data()), facetCount, nullptr),
+    require(NMR::lib3mf_meshobject_gettriangleindices(object, reinterpret_cast<NMR::MODELMESHTRIANGLE*>(facets.data()),
+                                                      facetCount, nullptr),
             damaged);
   return makeMesh(std::move(vertices), std::move(facets));
 }

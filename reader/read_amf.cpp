@@ -31,35 +31,44 @@ std::string contentOf(const std::string& path) {
 class AmfReader {
  public:
   explicit AmfReader(const std::string& text) {
-    if (!document_.load_buffer(text.data(), text.size(), pugi::parse_default)) throw Error("is not an AMF this program can read. Export it again, or as STL.");
+    if (!document_.load_buffer(text.data(), text.size(), pugi::parse_default))
+      throw Error("is not an AMF this program can read. Export it again, or as STL.");
     amf_ = document_.child("amf");
     for (const pugi::xml_node element : amf_.children())
-      if (const std::string id = element.attribute("id").value(); !id.empty() && (isObject(element) || isConstellation(element))) byId_[id] = element;
+      if (const std::string id = element.attribute("id").value();
+          !id.empty() && (isObject(element) || isConstellation(element)))
+        byId_[id] = element;
   }
 
   std::vector<NamedMesh> read() {
     std::set<std::string> used;  // what stands in a constellation is not printed by itself
     for (const pugi::xml_node constellation : amf_.children("constellation"))
-      for (const pugi::xml_node instance : constellation.children("instance")) used.insert(instance.attribute("objectid").value());
+      for (const pugi::xml_node instance : constellation.children("instance"))
+        used.insert(instance.attribute("objectid").value());
     const Affine toMillimetres(Eigen::Scaling(millimetresPerUnit()));
     for (const pugi::xml_node element : amf_.children())
-      if ((isObject(element) || isConstellation(element)) && !used.count(element.attribute("id").value())) collect(element, toMillimetres, 0);
+      if ((isObject(element) || isConstellation(element)) && !used.count(element.attribute("id").value()))
+        collect(element, toMillimetres, 0);
     if (parts_.empty()) throw Error("holds no facet. Export it again with its volumes.");
     return std::move(parts_);
   }
 
  private:
   static bool isObject(const pugi::xml_node& element) { return std::string_view(element.name()) == "object"; }
-  static bool isConstellation(const pugi::xml_node& element) { return std::string_view(element.name()) == "constellation"; }
+  static bool isConstellation(const pugi::xml_node& element) {
+    return std::string_view(element.name()) == "constellation";
+  }
 
   double millimetresPerUnit() const {
-    static const std::map<std::string, double> units{{"millimeter", 1}, {"inch", 25.4}, {"feet", 304.8}, {"meter", 1000}, {"micron", 0.001}};
+    static const std::map<std::string, double> units{
+        {"millimeter", 1}, {"inch", 25.4}, {"feet", 304.8}, {"meter", 1000}, {"micron", 0.001}};
     const auto found = units.find(amf_.attribute("unit").as_string("millimeter"));
     return found == units.end() ? 1 : found->second;
   }
 
   void collect(const pugi::xml_node& element, const Affine& placed, int depth) {
-    if (depth > 32 || parts_.size() > mostParts) throw Error("nests its constellations too deeply. Export it again, or as STL.");
+    if (depth > 32 || parts_.size() > mostParts)
+      throw Error("nests its constellations too deeply. Export it again, or as STL.");
     if (isObject(element)) return addObject(element, placed);
     for (const pugi::xml_node instance : element.children("instance")) {
       const auto found = byId_.find(instance.attribute("objectid").value());
@@ -77,7 +86,9 @@ class AmfReader {
     std::vector<Vec3f> vertices;
     for (const pugi::xml_node vertex : mesh.child("vertices").children("vertex")) {
       const pugi::xml_node at = vertex.child("coordinates");
-      vertices.push_back((placed * Vec3(at.child("x").text().as_double(), at.child("y").text().as_double(), at.child("z").text().as_double())).cast<float>());
+      vertices.push_back((placed * Vec3(at.child("x").text().as_double(), at.child("y").text().as_double(),
+                                        at.child("z").text().as_double()))
+                             .cast<float>());
     }
     std::vector<Vec3f> corners;
     for (const pugi::xml_node volume : mesh.children("volume"))

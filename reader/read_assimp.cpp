@@ -4,9 +4,9 @@
 #include "core/base/error.hpp"
 #include "core/base/files.hpp"
 
-#include <assimp/Importer.hpp>
 #include <assimp/postprocess.h>
 #include <assimp/scene.h>
+#include <assimp/Importer.hpp>
 
 namespace trellis {
 
@@ -28,10 +28,13 @@ void addFacets(const aiMesh& mesh, std::vector<Vec3f>& corners) {
 
 std::vector<NamedMesh> readByAssimp(const std::string& path, MeshFormat format) {
   const std::string bytes = readFile(path);
-  if (bytes.starts_with("\xFE\xFF") || bytes.starts_with("\xFF\xFE")) throw Error("is written in UTF-16. Save it as UTF-8, or export it again.");
+  if (bytes.starts_with("\xFE\xFF") || bytes.starts_with("\xFF\xFE"))
+    throw Error("is written in UTF-16. Save it as UTF-8, or export it again.");
   Assimp::Importer importer;
   const aiScene* scene = importer.ReadFileFromMemory(bytes.data(), bytes.size(), aiProcess_Triangulate, nameOf(format));
-  if (!scene) throw Error(std::string("is not a mesh this program can read as ") + nameOf(format) + ". Export it again, or as STL.");
+  if (!scene)
+    throw Error(std::string("is not a mesh this program can read as ") + nameOf(format) +
+                ". Export it again, or as STL.");
   std::vector<Vec3f> corners;
   for (unsigned i = 0; i < scene->mNumMeshes; ++i) addFacets(*scene->mMeshes[i], corners);
   MeshPtr mesh = meshFromCorners(corners);

@@ -16,7 +16,8 @@ using Point3 = Kernel::Point_3;
 
 struct Triangle {
   std::size_t a, b, c;
-  Triangle(int i, int j, int k) : a(static_cast<std::size_t>(i)), b(static_cast<std::size_t>(j)), c(static_cast<std::size_t>(k)) {}
+  Triangle(int i, int j, int k)
+      : a(static_cast<std::size_t>(i)), b(static_cast<std::size_t>(j)), c(static_cast<std::size_t>(k)) {}
 };
 
 // A polygon as triangles of its own corners; a fan would leave it where it is hollow.
@@ -32,7 +33,8 @@ std::vector<Triangle> cutUp(const std::vector<Point3>& polygon) {
 std::vector<NamedMesh> readOff(const std::string& path) {
   std::vector<Point3> points;
   std::vector<std::vector<std::size_t>> polygons;
-  if (!CGAL::IO::read_OFF(path, points, polygons)) throw Error("is not a mesh this program can read as OFF. Export it again, or as STL.");
+  if (!CGAL::IO::read_OFF(path, points, polygons))
+    throw Error("is not a mesh this program can read as OFF. Export it again, or as STL.");
   std::vector<Vec3f> corners;
   for (const auto& polygon : polygons) {
     std::vector<Point3> outline;

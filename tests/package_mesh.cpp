@@ -9,7 +9,9 @@
 
 namespace trellis::test {
 
-MeshPtr demoPart(const std::string& name) { return readMeshFile(std::filesystem::path(TRELLIS_DEMO) / (name + ".stl"), Progress()).front().mesh; }
+MeshPtr demoPart(const std::string& name) {
+  return readMeshFile(std::filesystem::path(TRELLIS_DEMO) / (name + ".stl"), Progress()).front().mesh;
+}
 
 MeshPtr packageMesh(const std::string& name, double size) {
   std::ifstream file(std::string(TRELLIS_PACKAGE_MESHES) + "/" + name + ".off");

@@ -69,13 +69,15 @@ std::vector<Bead> readBeads(const std::string& gcode) {
     if (!words.contains('G') || !(code('G', 0) || code('G', 1))) continue;
     const double fromX = x, fromY = y, fromE = e;
     const auto move = [&](char axis, double& value, bool isRelative) {
-      if (const auto found = words.find(axis); found != words.end()) value = isRelative ? value + found->second : found->second;
+      if (const auto found = words.find(axis); found != words.end())
+        value = isRelative ? value + found->second : found->second;
     };
     move('X', x, relative);
     move('Y', y, relative);
     move('Z', z, relative);
     move('E', e, relativeE);
-    if (e > fromE && (x != fromX || y != fromY)) beads.push_back({fromX, fromY, x, y, z, e - fromE, feature, width, height, tool});
+    if (e > fromE && (x != fromX || y != fromY))
+      beads.push_back({fromX, fromY, x, y, z, e - fromE, feature, width, height, tool});
   }
   return beads;
 }

@@ -37,7 +37,9 @@ MeshPtr revolved(const std::vector<Vec2>& profile, int segments) {
 }  // namespace
 
 MeshPtr box(const Vec3& low, const Vec3& high) {
-  const auto p = [&](int x, int y, int z) { return Vec3(x ? high.x() : low.x(), y ? high.y() : low.y(), z ? high.z() : low.z()); };
+  const auto p = [&](int x, int y, int z) {
+    return Vec3(x ? high.x() : low.x(), y ? high.y() : low.y(), z ? high.z() : low.z());
+  };
   Corners3 corners;
   addQuad(corners, p(0, 0, 0), p(0, 1, 0), p(1, 1, 0), p(1, 0, 0));
   addQuad(corners, p(0, 0, 1), p(1, 0, 1), p(1, 1, 1), p(0, 1, 1));
@@ -48,7 +50,8 @@ MeshPtr box(const Vec3& low, const Vec3& high) {
   return meshFromCorners(corners);
 }
 
-MeshPtr blocks(const std::vector<double>& x, const std::vector<double>& y, const std::vector<double>& z, const std::function<bool(int, int, int)>& filled) {
+MeshPtr blocks(const std::vector<double>& x, const std::vector<double>& y, const std::vector<double>& z,
+               const std::function<bool(int, int, int)>& filled) {
   const std::array<const std::vector<double>*, 3> planes{&x, &y, &z};
   const auto count = [&](int axis) { return static_cast<int>(planes[static_cast<std::size_t>(axis)]->size()) - 1; };
   const auto isFull = [&](const std::array<int, 3>& c) {
@@ -57,7 +60,12 @@ MeshPtr blocks(const std::vector<double>& x, const std::vector<double>& y, const
     return filled(c[0], c[1], c[2]);
   };
   std::vector<Vec3f> corners;
-  const auto corner = [&](std::array<int, 3> at) { return Vec3(x[static_cast<std::size_t>(at[0])], y[static_cast<std::size_t>(at[1])], z[static_cast<std::size_t>(at[2])]).cast<float>().eval(); };
+  const auto corner = [&](std::array<int, 3> at) {
+    return Vec3(x[static_cast<std::size_t>(at[0])], y[static_cast<std::size_t>(at[1])],
+                z[static_cast<std::size_t>(at[2])])
+        .cast<float>()
+        .eval();
+  };
   for (int i = 0; i < count(0); ++i)
     for (int j = 0; j < count(1); ++j)
       for (int k = 0; k < count(2); ++k) {
@@ -71,7 +79,8 @@ MeshPtr blocks(const std::vector<double>& x, const std::vector<double>& y, const
             const std::size_t u = (axis + 1) % 3, v = (axis + 2) % 3;
             std::array<int, 3> b = low, c = low, d = low;
             ++b[u], ++c[u], ++c[v], ++d[v];
-            for (const auto& p : side ? std::vector{low, b, c, low, c, d} : std::vector{low, c, b, low, d, c}) corners.push_back(corner(p));
+            for (const auto& p : side ? std::vector{low, b, c, low, c, d} : std::vector{low, c, b, low, d, c})
+              corners.push_back(corner(p));
           }
       }
   return meshFromCorners(corners);
@@ -109,11 +118,15 @@ MeshPtr threeCeilings() {
 
 MeshPtr table(double size, double z, double thickness) {
   const double middle = size / 2;
-  return together({box({middle - 2, middle - 2, 0}, {middle + 2, middle + 2, z + 0.5}), box({0, 0, z}, {size, size, z + thickness})});
+  return together({box({middle - 2, middle - 2, 0}, {middle + 2, middle + 2, z + 0.5}),
+                   box({0, 0, z}, {size, size, z + thickness})});
 }
 
 MeshPtr twoTriangleSquare(double size) {
-  return makeMesh({{0, 0, 0}, {static_cast<float>(size), 0, 0}, {static_cast<float>(size), static_cast<float>(size), 0}, {0, static_cast<float>(size), 0}},
+  return makeMesh({{0, 0, 0},
+                   {static_cast<float>(size), 0, 0},
+                   {static_cast<float>(size), static_cast<float>(size), 0},
+                   {0, static_cast<float>(size), 0}},
                   {{0, 2, 1}, {0, 3, 2}});
 }
 

@@ -16,7 +16,8 @@ namespace trellis::test {
 
 MeshPtr box(const Vec3& low, const Vec3& high);
 // What is filled of a grid of cuboids between these planes: one closed mesh. filled is asked for each cell.
-MeshPtr blocks(const std::vector<double>& x, const std::vector<double>& y, const std::vector<double>& z, const std::function<bool(int, int, int)>& filled);
+MeshPtr blocks(const std::vector<double>& x, const std::vector<double>& y, const std::vector<double>& z,
+               const std::function<bool(int, int, int)>& filled);
 MeshPtr together(const std::vector<MeshPtr>& meshes);  // side by side in one mesh, nothing united
 MeshPtr sphere(const Vec3& centre, double radius, int rings, int segments);
 // A cone standing on its tip's circle: radius r at z = 0, growing at the given lean up to height h.

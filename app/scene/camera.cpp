@@ -11,7 +11,9 @@ namespace {
 
 constexpr double fieldOfView = 28;  // degrees, vertical
 
-QVector3D qt(const Vec3& v) { return {static_cast<float>(v.x()), static_cast<float>(v.y()), static_cast<float>(v.z())}; }
+QVector3D qt(const Vec3& v) {
+  return {static_cast<float>(v.x()), static_cast<float>(v.y()), static_cast<float>(v.z())};
+}
 
 }  // namespace
 
@@ -63,7 +65,8 @@ void Camera::zoom(double factor, const Vec3& towards) {
 QMatrix4x4 Camera::toScreen() const {
   QMatrix4x4 matrix;
   const double near = std::max(0.5, distance_ / 50);
-  matrix.perspective(static_cast<float>(fieldOfView), static_cast<float>(size_.width()) / static_cast<float>(std::max(1, size_.height())),
+  matrix.perspective(static_cast<float>(fieldOfView),
+                     static_cast<float>(size_.width()) / static_cast<float>(std::max(1, size_.height())),
                      static_cast<float>(near), static_cast<float>(distance_ * 4 + 1500));
   matrix.lookAt(qt(eye()), qt(target_), qt(right().cross(forward())));
   return matrix;

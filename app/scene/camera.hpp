@@ -17,7 +17,7 @@ class Camera {
   void setView(const QSize& size) { size_ = size; }
   void fit(const Box3& box);
   void lookAt(const Vec3& at, double distance);  // mm, at most
-  void turn(double yaw, double pitch);          // degrees
+  void turn(double yaw, double pitch);           // degrees
   void turnTo(double yaw, double pitch);
   void slide(const QPointF& pixels);
   void zoom(double factor, const Vec3& towards);  // factor > 1 comes nearer
@@ -39,7 +39,6 @@ class Camera {
   Vec3 up() const { return right().cross(forward()); }
 
  private:
-
   QSize size_{1, 1};
   Vec3 target_{125, 105, 20};
   double yaw_ = -65, pitch_ = 28, distance_ = 420;

@@ -27,13 +27,20 @@ std::vector<Handle> handlesOf(const Box3& placed) {
   const double reach = placed.sizes().norm() / 2;
   std::vector<Handle> handles;
   for (int axis = 0; axis < 3; ++axis) {
-    const Vec3 from = middle + Vec3::Unit(axis) * placed.sizes()[axis] / 2, to = from + Vec3::Unit(axis) * std::max(10.0, reach * 0.5);
+    const Vec3 from = middle + Vec3::Unit(axis) * placed.sizes()[axis] / 2,
+               to = from + Vec3::Unit(axis) * std::max(10.0, reach * 0.5);
     const Vec3 side = Vec3::Unit((axis + 1) % 3) * reach * 0.06, back = to - Vec3::Unit(axis) * reach * 0.12;
-    handles.push_back({Handle::move, axis, {from, to, back + side, to, back - side}, to + Vec3::Unit(axis) * reach * 0.08, Vec3::Unit(axis)});
+    handles.push_back({Handle::move,
+                       axis,
+                       {from, to, back + side, to, back - side},
+                       to + Vec3::Unit(axis) * reach * 0.08,
+                       Vec3::Unit(axis)});
     Handle ring{Handle::turn, axis, {}, Vec3::Zero(), Vec3::Unit(axis)};
     for (int k = 0; k <= 64; ++k) {
       const double angle = 2 * pi * k / 64;
-      ring.line.push_back(middle + reach * 1.08 * (std::cos(angle) * Vec3::Unit((axis + 1) % 3) + std::sin(angle) * Vec3::Unit((axis + 2) % 3)));
+      ring.line.push_back(
+          middle +
+          reach * 1.08 * (std::cos(angle) * Vec3::Unit((axis + 1) % 3) + std::sin(angle) * Vec3::Unit((axis + 2) % 3)));
     }
     handles.push_back(ring);
   }
@@ -49,13 +56,22 @@ std::vector<Handle> handlesOf(const ZoneFigures& zone, ZoneShape shape, const Bo
   const Vec3 size = slab ? Vec3(near.sizes().x(), near.sizes().y(), zone.size.z()) : zone.size;
   Box3 box;
   for (int corner = 0; corner < 8; ++corner)
-    box.extend(Vec3(middle + turn * Vec3(size.cwiseProduct(Vec3(corner & 1 ? 0.5 : -0.5, corner & 2 ? 0.5 : -0.5, corner & 4 ? 0.5 : -0.5)))));
+    box.extend(Vec3(middle + turn * Vec3(size.cwiseProduct(Vec3(corner & 1 ? 0.5 : -0.5, corner & 2 ? 0.5 : -0.5,
+                                                                corner & 4 ? 0.5 : -0.5)))));
   std::vector<Handle> handles = handlesOf(box);
   handles.pop_back();  // a zone is not scaled in proportion
-  if (slab) std::erase_if(handles, [](const Handle& handle) { return handle.kind == Handle::turn || handle.axis != 2; });
+  if (slab)
+    std::erase_if(handles, [](const Handle& handle) { return handle.kind == Handle::turn || handle.axis != 2; });
   for (int axis = slab ? 2 : 0; axis < 3; ++axis) {
-    const Vec3 out = turn.col(axis), face = middle + out * size[axis] / 2, one = turn.col((axis + 1) % 3) * size.norm() * 0.05, other = turn.col((axis + 2) % 3) * size.norm() * 0.05;
-    handles.push_back({Handle::stretch, axis, {face + one + other, face - one + other, face - one - other, face + one - other, face + one + other}, face, out});
+    const Vec3 out = turn.col(axis), face = middle + out * size[axis] / 2,
+               one = turn.col((axis + 1) % 3) * size.norm() * 0.05,
+               other = turn.col((axis + 2) % 3) * size.norm() * 0.05;
+    handles.push_back(
+        {Handle::stretch,
+         axis,
+         {face + one + other, face - one + other, face - one - other, face + one - other, face + one + other},
+         face,
+         out});
   }
   return handles;
 }
@@ -75,19 +91,33 @@ const Handle* handleAt(const std::vector<Handle>& handles, const Camera& camera,
   return best;
 }
 
-HandleDrag::HandleDrag(const Handle& handle, const Part& part, std::size_t index, const Camera& camera, const QPointF& pixel)
-    : handle_(handle), before_(part.placement), low_(placedBounds(part.placement, *part.mesh).min().z()), part_(index), middle_(placedBounds(part.placement, *part.mesh).center()) {
+HandleDrag::HandleDrag(const Handle& handle, const Part& part, std::size_t index, const Camera& camera,
+                       const QPointF& pixel)
+    : handle_(handle),
+      before_(part.placement),
+      low_(placedBounds(part.placement, *part.mesh).min().z()),
+      part_(index),
+      middle_(placedBounds(part.placement, *part.mesh).center()) {
   start_ = measured(camera, pixel);
 }
 
-HandleDrag::HandleDrag(const Handle& handle, const Part& part, std::size_t index, std::size_t zone, const Box3& near, const Camera& camera, const QPointF& pixel)
-    : handle_(handle), low_(0), part_(index), zone_(zone), zoneBefore_(figuresOf(part.zones[zone], transformOf(part.placement, *part.mesh))) {
-  middle_ = part.zones[zone].shape == ZoneShape::slab ? Vec3(near.center().x(), near.center().y(), zoneBefore_.centre.z()) : zoneBefore_.centre;
+HandleDrag::HandleDrag(const Handle& handle, const Part& part, std::size_t index, std::size_t zone, const Box3& near,
+                       const Camera& camera, const QPointF& pixel)
+    : handle_(handle),
+      low_(0),
+      part_(index),
+      zone_(zone),
+      zoneBefore_(figuresOf(part.zones[zone], transformOf(part.placement, *part.mesh))) {
+  middle_ = part.zones[zone].shape == ZoneShape::slab
+                ? Vec3(near.center().x(), near.center().y(), zoneBefore_.centre.z())
+                : zoneBefore_.centre;
   start_ = measured(camera, pixel);
 }
 
 double HandleDrag::measured(const Camera& camera, const QPointF& pixel) const {
-  return handle_.kind == Handle::turn ? around(camera, pixel) : handle_.kind == Handle::scale ? away(camera, pixel) : along(camera, pixel);
+  return handle_.kind == Handle::turn    ? around(camera, pixel)
+         : handle_.kind == Handle::scale ? away(camera, pixel)
+                                         : along(camera, pixel);
 }
 
 // Millimetres along the handle's axis where it passes nearest to the pointer's ray.
@@ -134,7 +164,8 @@ ChangeZone HandleDrag::zoned(const Camera& camera, const QPointF& pixel, bool fi
   } else if (handle_.kind == Handle::move) {
     figures.centre[handle_.axis] += along(camera, pixel) - start_;
   } else {  // the opposite face stays where it is
-    const double longer = std::max(least, zoneBefore_.size[handle_.axis] + along(camera, pixel) - start_) - zoneBefore_.size[handle_.axis];
+    const double longer = std::max(least, zoneBefore_.size[handle_.axis] + along(camera, pixel) - start_) -
+                          zoneBefore_.size[handle_.axis];
     figures.size[handle_.axis] += longer;
     figures.centre += handle_.direction * longer / 2;
   }

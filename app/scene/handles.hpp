@@ -12,8 +12,8 @@ namespace trellis {
 
 struct Handle {
   enum Kind { move, turn, scale, stretch } kind = move;
-  int axis = 0;             // of the plate for move and turn, of the zone for stretch; unused for scale
-  std::vector<Vec3> line;   // drawn and taken by it
+  int axis = 0;            // of the plate for move and turn, of the zone for stretch; unused for scale
+  std::vector<Vec3> line;  // drawn and taken by it
   Vec3 label = Vec3::Zero();
   Vec3 direction = Vec3::UnitX();  // the axis on the plate, of length 1
 };
@@ -31,7 +31,8 @@ const Handle* handleAt(const std::vector<Handle>& handles, const Camera& camera,
 class HandleDrag {
  public:
   HandleDrag(const Handle& handle, const Part& part, std::size_t index, const Camera& camera, const QPointF& pixel);
-  HandleDrag(const Handle& handle, const Part& part, std::size_t index, std::size_t zone, const Box3& near, const Camera& camera, const QPointF& pixel);
+  HandleDrag(const Handle& handle, const Part& part, std::size_t index, std::size_t zone, const Box3& near,
+             const Camera& camera, const QPointF& pixel);
   // The part or zone as it should stand with the pointer here. With fine, turns go by single degrees instead of 5.
   Operation to(const Camera& camera, const QPointF& pixel, bool fine) const;
 

@@ -24,7 +24,8 @@ void addRibbon(std::vector<LineVertex>& out, const Vec3& a, const Vec3& b, doubl
   if (along.norm() <= 0) return;
   const Vec2 flat = Vec2(-along.y(), along.x()) / along.norm() * (width * hairline);
   const Vec3 side(flat.x(), flat.y(), 0), up(0, 0, lifted);
-  for (const Vec3& p : {Vec3(a + side), Vec3(a - side), Vec3(b - side), Vec3(a + side), Vec3(b - side), Vec3(b + side)}) out.push_back(vertexAt(p + up, tint));
+  for (const Vec3& p : {Vec3(a + side), Vec3(a - side), Vec3(b - side), Vec3(a + side), Vec3(b - side), Vec3(b + side)})
+    out.push_back(vertexAt(p + up, tint));
 }
 
 // Lines that face the lamp are lighter, so that a stack of them reads as a shape.
@@ -56,17 +57,23 @@ bool LayerLook::draws(Feature feature) const {
   switch (feature) {
     case Feature::wallOuter:
     case Feature::wallInner:
-    case Feature::wallSteep: return walls;
+    case Feature::wallSteep:
+      return walls;
     case Feature::skin:
     case Feature::skinCarried:
-    case Feature::bridge: return skins;
-    case Feature::infill: return infill;
+    case Feature::bridge:
+      return skins;
+    case Feature::infill:
+      return infill;
     case Feature::interfaceUpper:
-    case Feature::interfaceLower: return interface;
+    case Feature::interfaceLower:
+      return interface;
     case Feature::skirt:
     case Feature::brim:
-    case Feature::prime: return rest;
-    default: return support;
+    case Feature::prime:
+      return rest;
+    default:
+      return support;
   }
 }
 
@@ -75,7 +82,8 @@ bool LayerLook::draws(const Said& said) const {
   return named == featureNames.end() || draws(static_cast<Feature>(named - featureNames.begin()));
 }
 
-std::vector<LineVertex> layerRibbons(const PrintLayer& layer, const LayerLook& look, const std::function<bool(const Owner&)>& ofOwner, double share) {
+std::vector<LineVertex> layerRibbons(const PrintLayer& layer, const LayerLook& look,
+                                     const std::function<bool(const Owner&)>& ofOwner, double share) {
   std::vector<LineVertex> out;
   double left = 1e300;
   if (share < 1) {
@@ -105,9 +113,13 @@ StackedRibbons bearingRibbons(const TrialPrint& trial, double lowered, const Lay
   std::vector<std::size_t> order(trial.stretches.size());
   std::iota(order.begin(), order.end(), 0u);
   const auto topOf = [&](std::size_t i) { return std::lround(trial.stretches[i].to.z() * 1e4f); };
-  std::stable_sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) { return topOf(a) < topOf(b); });  // parts may be printed one after the other
+  std::stable_sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) {
+    return topOf(a) < topOf(b);
+  });  // parts may be printed one after the other
   StackedRibbons out;
-  const auto endLayer = [&](std::size_t k) { out.ends.emplace_back(static_cast<double>(topOf(order[k])) / 1e4 - lowered, static_cast<int>(out.vertices.size())); };
+  const auto endLayer = [&](std::size_t k) {
+    out.ends.emplace_back(static_cast<double>(topOf(order[k])) / 1e4 - lowered, static_cast<int>(out.vertices.size()));
+  };
   for (std::size_t k = 0; k < order.size(); ++k) {
     const Stretch& s = trial.stretches[order[k]];
     if (k > 0 && topOf(order[k]) != topOf(order[k - 1])) endLayer(k - 1);
@@ -115,11 +127,13 @@ StackedRibbons bearingRibbons(const TrialPrint& trial, double lowered, const Lay
     if (!look.draws(said)) continue;
     const Vec3 a = s.from.cast<double>() - Vec3(0, 0, lowered), b = s.to.cast<double>() - Vec3(0, 0, lowered);
     const bool ofSupport = !isPart(said) && (s.bearing == Bearing::material || s.bearing == Bearing::bridge);
-    addRibbon(out.vertices, a, b, static_cast<double>(s.width), shaded(ofSupport ? theme().body : colourOf(s.bearing), a, b));
+    addRibbon(out.vertices, a, b, static_cast<double>(s.width),
+              shaded(ofSupport ? theme().body : colourOf(s.bearing), a, b));
     if (s.bearing != Bearing::air || s.length() <= 0) continue;
     const Vec3 along = (b - a) / s.length(), up(0, 0, lifted);
     for (double at = 0.3; at < s.length(); at += 0.8)  // bars across, so that it is seen without colour too
-      addRibbon(out.vertices, a + along * at + up, a + along * std::min(at + 0.2, s.length()) + up, 3 * static_cast<double>(s.width), theme().ink);
+      addRibbon(out.vertices, a + along * at + up, a + along * std::min(at + 0.2, s.length()) + up,
+                3 * static_cast<double>(s.width), theme().ink);
   }
   if (!order.empty()) endLayer(order.size() - 1);
   return out;
@@ -128,21 +142,25 @@ StackedRibbons bearingRibbons(const TrialPrint& trial, double lowered, const Lay
 std::vector<LineVertex> travelLines(const PrintLayer& layer) {
   std::vector<LineVertex> out;
   for (std::size_t r = 1; r < layer.runs.size(); ++r)
-    for (const Point& p : {layer.runs[r - 1].points.back(), layer.runs[r].points.front()}) out.push_back(vertexAt(placed(p, layer.top + 3 * lifted), theme().quiet));
+    for (const Point& p : {layer.runs[r - 1].points.back(), layer.runs[r].points.front()})
+      out.push_back(vertexAt(placed(p, layer.top + 3 * lifted), theme().quiet));
   return out;
 }
 
-std::vector<LineVertex> directionArrows(const PrintLayer& layer, const LayerLook& look, const std::function<bool(const Owner&)>& ofOwner) {
+std::vector<LineVertex> directionArrows(const PrintLayer& layer, const LayerLook& look,
+                                        const std::function<bool(const Owner&)>& ofOwner) {
   constexpr double every = 6, size = 0.7;  // mm
   std::vector<LineVertex> out;
   for (const Run& run : layer.runs) {
     if (!look.draws(run.feature) || !ofOwner(run.owner)) continue;
     double next = every / 4;
     for (std::size_t i = 1; i < run.points.size(); ++i) {
-      const Vec3 a = placed(run.points[i - 1], layer.top + 2 * lifted), b = placed(run.points[i], layer.top + 2 * lifted);
+      const Vec3 a = placed(run.points[i - 1], layer.top + 2 * lifted),
+                 b = placed(run.points[i], layer.top + 2 * lifted);
       const double length = (b - a).norm();
       for (; next <= length; next += every) {
-        const Vec3 along = (b - a) / length, tip = a + along * next, side(-along.y() * size * 0.6, along.x() * size * 0.6, 0);
+        const Vec3 along = (b - a) / length, tip = a + along * next,
+                   side(-along.y() * size * 0.6, along.x() * size * 0.6, 0);
         for (const Vec3& tail : {Vec3(tip - along * size + side), Vec3(tip - along * size - side)}) {
           out.push_back(vertexAt(tip, theme().ink));
           out.push_back(vertexAt(tail, theme().ink));
@@ -157,11 +175,16 @@ std::vector<LineVertex> directionArrows(const PrintLayer& layer, const LayerLook
 QColor colourOf(Bearing bearing) {
   const Theme& t = theme();
   switch (bearing) {
-    case Bearing::plate: return t.quiet;
-    case Bearing::material: return t.part;
-    case Bearing::release: return t.interfaceLower;
-    case Bearing::bridge: return t.bridge;
-    case Bearing::air: break;
+    case Bearing::plate:
+      return t.quiet;
+    case Bearing::material:
+      return t.part;
+    case Bearing::release:
+      return t.interfaceLower;
+    case Bearing::bridge:
+      return t.bridge;
+    case Bearing::air:
+      break;
   }
   return t.floating;
 }
@@ -170,23 +193,34 @@ QColor colourOf(Feature feature) {
   const Theme& t = theme();
   switch (feature) {
     case Feature::wallSteep:
-    case Feature::wallOuter: return t.part.darker(135);
-    case Feature::wallInner: return t.part;
+    case Feature::wallOuter:
+      return t.part.darker(135);
+    case Feature::wallInner:
+      return t.part;
     case Feature::skinCarried:
-    case Feature::skin: return t.skin;
-    case Feature::infill: return t.infill;
-    case Feature::bridge: return t.bridge;
+    case Feature::skin:
+      return t.skin;
+    case Feature::infill:
+      return t.infill;
+    case Feature::bridge:
+      return t.bridge;
     case Feature::supportBody:
     case Feature::foot:
     case Feature::bed:
-    case Feature::hold: return t.body;
-    case Feature::branch: return t.branch;
-    case Feature::graded: return t.body.darker(115);
-    case Feature::interfaceLower: return t.interfaceLower;
-    case Feature::interfaceUpper: return t.interface;
+    case Feature::hold:
+      return t.body;
+    case Feature::branch:
+      return t.branch;
+    case Feature::graded:
+      return t.body.darker(115);
+    case Feature::interfaceLower:
+      return t.interfaceLower;
+    case Feature::interfaceUpper:
+      return t.interface;
     case Feature::skirt:
     case Feature::brim:
-    case Feature::prime: break;
+    case Feature::prime:
+      break;
   }
   return t.quiet;
 }

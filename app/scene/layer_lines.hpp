@@ -16,17 +16,19 @@ struct LayerLook {
 };
 
 // Triangles. share is how much of the layer's way is drawn, 0–1; where it ends the nozzle is shown.
-std::vector<LineVertex> layerRibbons(const PrintLayer& layer, const LayerLook& look, const std::function<bool(const Owner&)>& ofOwner, double share);
-// A whole trial print, lowered by some mm, coloured by what each stretch stands on; what is on air carries bars across. Layer on layer, so that
-// any range of layers is a range of vertices.
+std::vector<LineVertex> layerRibbons(const PrintLayer& layer, const LayerLook& look,
+                                     const std::function<bool(const Owner&)>& ofOwner, double share);
+// A whole trial print, lowered by some mm, coloured by what each stretch stands on; what is on air carries bars across.
+// Layer on layer, so that any range of layers is a range of vertices.
 struct StackedRibbons {
-  std::vector<LineVertex> vertices;           // triangles, two a stretch
-  std::vector<std::pair<double, int>> ends;   // top of a layer, mm, and how many vertices there are up to it
+  std::vector<LineVertex> vertices;          // triangles, two a stretch
+  std::vector<std::pair<double, int>> ends;  // top of a layer, mm, and how many vertices there are up to it
 };
 StackedRibbons bearingRibbons(const TrialPrint& trial, double lowered, const LayerLook& look);
 // Pairs: the nozzle's way between lines, and little arrows along them.
 std::vector<LineVertex> travelLines(const PrintLayer& layer);
-std::vector<LineVertex> directionArrows(const PrintLayer& layer, const LayerLook& look, const std::function<bool(const Owner&)>& ofOwner);
+std::vector<LineVertex> directionArrows(const PrintLayer& layer, const LayerLook& look,
+                                        const std::function<bool(const Owner&)>& ofOwner);
 
 QColor colourOf(Feature feature);
 QColor colourOf(Bearing bearing);

@@ -11,7 +11,8 @@ namespace trellis {
 
 LayerSwitches::LayerSwitches(Session& session, QWidget* parent) : QFrame(parent), session_(session) {
   setObjectName("layerSwitches");
-  setStyleSheet(QString("QFrame#layerSwitches { background: %1; border: 1px solid %2; border-radius: 6px; } QToolButton { padding: 3px 6px; border-color: transparent; } "
+  setStyleSheet(QString("QFrame#layerSwitches { background: %1; border: 1px solid %2; border-radius: 6px; } "
+                        "QToolButton { padding: 3px 6px; border-color: transparent; } "
                         "QToolButton:checked { border: 1px solid %3; }")
                     .arg(theme().panel.name(), theme().rule.name(), theme().accent.name()));
   auto* line = new QHBoxLayout(this);
@@ -25,7 +26,9 @@ LayerSwitches::LayerSwitches(Session& session, QWidget* parent) : QFrame(parent)
   add(tr("rest"), "drawRest", tr("Draw skirt, brim and prime tower"), &LayerLook::rest);
   add(tr("travel"), "drawTravel", tr("Draw where the nozzle moves without printing"), &LayerLook::travels);
   add(tr("arrows"), "drawArrows", tr("Draw which way each line is printed"), &LayerLook::arrows);
-  add(tr("stands on"), "drawBearings", tr("Colour each line by what it stands on, as the trial print found: plate, material, support, bridge, or air in vermilion with bars across"),
+  add(tr("stands on"), "drawBearings",
+      tr("Colour each line by what it stands on, as the trial print found: plate, material, support, bridge, or air in "
+         "vermilion with bars across"),
       &LayerLook::bearings);
   bearings_ = findChild<QToolButton*>("drawBearings");
   auto* above = new QToolButton;
@@ -46,8 +49,10 @@ LayerSwitches::LayerSwitches(Session& session, QWidget* parent) : QFrame(parent)
   for (const int times : {1, 10, 60, 300, 2000}) haste->addItem(tr("× %1").arg(times), times);
   haste->setCurrentIndex(2);
   line->addWidget(haste);
-  connect(haste, &QComboBox::currentIndexChanged, this, [this, haste] { Q_EMIT hasteChosen(haste->currentData().toDouble()); });
-  for (const auto signal : {&Session::rangeChanged, &Session::gcodeChanged, &Session::shownChanged}) connect(&session, signal, this, &LayerSwitches::refresh);
+  connect(haste, &QComboBox::currentIndexChanged, this,
+          [this, haste] { Q_EMIT hasteChosen(haste->currentData().toDouble()); });
+  for (const auto signal : {&Session::rangeChanged, &Session::gcodeChanged, &Session::shownChanged})
+    connect(&session, signal, this, &LayerSwitches::refresh);
   refresh();
 }
 

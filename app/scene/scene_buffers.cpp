@@ -17,7 +17,8 @@ SurfaceVertex surfaceVertex(const Vec3& at, const Vec3& normal, float kind) {
 
 LineVertex lineVertex(const Vec3& at, const QColor& tint) {
   const Vec3f p = at.cast<float>();
-  return {{p.x(), p.y(), p.z()}, {static_cast<float>(tint.redF()), static_cast<float>(tint.greenF()), static_cast<float>(tint.blueF())}};
+  return {{p.x(), p.y(), p.z()},
+          {static_cast<float>(tint.redF()), static_cast<float>(tint.greenF()), static_cast<float>(tint.blueF())}};
 }
 
 void addTriangle(std::vector<SurfaceVertex>& out, const Corners& placed, bool mirrored, float kind) {
@@ -47,7 +48,9 @@ void addLine(std::vector<LineVertex>& out, const Vec3& a, const Vec3& b, const Q
 
 std::vector<SurfaceVertex> partSurface(const Part& part) { return placedSurface(*part.mesh, part.placement, 0); }
 
-std::vector<SurfaceVertex> ghostSurface(const TriangleMesh& mesh, const Placement& placement) { return placedSurface(mesh, placement, 5); }
+std::vector<SurfaceVertex> ghostSurface(const TriangleMesh& mesh, const Placement& placement) {
+  return placedSurface(mesh, placement, 5);
+}
 
 std::vector<LineVertex> defectLines(const Project& project, const Build& build) {
   constexpr std::size_t mostFacets = 5000;  // of each kind; more is a tangle nobody can read
@@ -81,7 +84,10 @@ std::vector<LineVertex> handleLines(const std::vector<Handle>& handles, const Ha
   std::vector<LineVertex> out;
   for (const Handle& handle : handles)
     for (std::size_t i = 1; i < handle.line.size(); ++i)
-      addLine(out, handle.line[i - 1], handle.line[i], &handle == hot ? theme().floating : handle.kind == Handle::turn ? theme().quiet : theme().accent);
+      addLine(out, handle.line[i - 1], handle.line[i],
+              &handle == hot                ? theme().floating
+              : handle.kind == Handle::turn ? theme().quiet
+                                            : theme().accent);
   return out;
 }
 
@@ -92,7 +98,8 @@ std::vector<SurfaceVertex> markSurface(const Project& project) {
     const bool mirrored = toPlate.linear().determinant() < 0;
     part->marks->forEachTree([&](std::uint32_t facet, std::string_view tree) {
       forEachLeaf(part->mesh->corners(facet), tree, [&](const Corners& c, Mark mark) {
-        addTriangle(out, {toPlate * c[0], toPlate * c[1], toPlate * c[2]}, mirrored, mark == Mark::enforce ? 1.0f : 2.0f);
+        addTriangle(out, {toPlate * c[0], toPlate * c[1], toPlate * c[2]}, mirrored,
+                    mark == Mark::enforce ? 1.0f : 2.0f);
       });
     });
   }
@@ -105,7 +112,8 @@ enum Kind : int { enforced = 1, blocked = 2, lit = 6, clean = 7, zoneEnforce = 8
 
 void addFacet(std::vector<SurfaceVertex>& out, const Part& part, const Affine& toPlate, std::uint32_t facet, int kind) {
   const Corners c = part.mesh->corners(facet);
-  addTriangle(out, {toPlate * c[0], toPlate * c[1], toPlate * c[2]}, toPlate.linear().determinant() < 0, static_cast<float>(kind));
+  addTriangle(out, {toPlate * c[0], toPlate * c[1], toPlate * c[2]}, toPlate.linear().determinant() < 0,
+              static_cast<float>(kind));
 }
 
 }  // namespace
@@ -114,7 +122,8 @@ std::vector<SurfaceVertex> cleanSurface(const Project& project) {
   std::vector<SurfaceVertex> out;
   for (const PartPtr& part : project.parts) {
     const Affine toPlate = transformOf(part->placement, *part->mesh);
-    part->clean->forEachTree([&](std::uint32_t facet, std::string_view) { addFacet(out, *part, toPlate, facet, clean); });
+    part->clean->forEachTree(
+        [&](std::uint32_t facet, std::string_view) { addFacet(out, *part, toPlate, facet, clean); });
   }
   return out;
 }
@@ -128,7 +137,8 @@ std::vector<SurfaceVertex> choiceSurface(const Project& project, const Build& bu
       const Choice choice = built.claims->sites[s].choice;
       if (choice == Choice::proposed) continue;
       for (const std::uint32_t facet : built.sites->list[s].facets)
-        if (project.parts[p]->marks->tree(facet).empty()) addFacet(out, *project.parts[p], toPlate, facet, choice == Choice::enforce ? enforced : blocked);
+        if (project.parts[p]->marks->tree(facet).empty())
+          addFacet(out, *project.parts[p], toPlate, facet, choice == Choice::enforce ? enforced : blocked);
     }
   }
   return out;
@@ -151,13 +161,16 @@ std::vector<SurfaceVertex> zoneSurface(const Project& project) {
       if (zone.shape == ZoneShape::slab) {  // drawn a little wider than the part, not across the plate
         place = Affine::Identity();
         place.translation() = Vec3(box.center().x(), box.center().y(), figuresOf(zone, toPlate).centre.z());
-        place.linear() = Vec3(box.sizes().x() * 1.15, box.sizes().y() * 1.15, figuresOf(zone, toPlate).size.z()).asDiagonal();
+        place.linear() =
+            Vec3(box.sizes().x() * 1.15, box.sizes().y() * 1.15, figuresOf(zone, toPlate).size.z()).asDiagonal();
       }
       const MeshPtr solid = unitSolid(zone);
       for (std::size_t f = 0; f < solid->facets.size(); ++f) {
         const Corners c = solid->corners(f);
         addTriangle(out, {place * c[0], place * c[1], place * c[2]}, place.linear().determinant() < 0,
-                    static_cast<float>(zone.as == ZoneAs::enforce ? zoneEnforce : zone.as == ZoneAs::block ? zoneBlock : zoneClear));
+                    static_cast<float>(zone.as == ZoneAs::enforce ? zoneEnforce
+                                       : zone.as == ZoneAs::block ? zoneBlock
+                                                                  : zoneClear));
       }
     }
   }
@@ -176,7 +189,9 @@ std::vector<LineVertex> decisionLines(const Project& project, std::size_t select
       const double r = part.props[k].width / 2;
       for (const double z : {0.0, -r * 0.6})
         for (int i = 0; i < steps; ++i) {
-          const auto rim = [&](int step) { return Vec3(at + Vec3(r * std::cos(2 * pi * step / steps), r * std::sin(2 * pi * step / steps), z)); };
+          const auto rim = [&](int step) {
+            return Vec3(at + Vec3(r * std::cos(2 * pi * step / steps), r * std::sin(2 * pi * step / steps), z));
+          };
           addLine(out, rim(i), rim(i + 1), held ? theme().floating : theme().accent);
         }
       addLine(out, at, at - Vec3(0, 0, r * 1.6), held ? theme().floating : theme().accent);
@@ -193,8 +208,10 @@ std::vector<LineVertex> planeLines(const Plane& plane, const Box3& around, const
   constexpr int rules = 8;
   for (int k = -rules; k <= rules; ++k) {
     if (k != -rules && k != rules && k != 0) continue;
-    addLine(out, middle + one * reach * k / rules - other * reach, middle + one * reach * k / rules + other * reach, tint);
-    addLine(out, middle + other * reach * k / rules - one * reach, middle + other * reach * k / rules + one * reach, tint);
+    addLine(out, middle + one * reach * k / rules - other * reach, middle + one * reach * k / rules + other * reach,
+            tint);
+    addLine(out, middle + other * reach * k / rules - one * reach, middle + other * reach * k / rules + one * reach,
+            tint);
   }
   return out;
 }
@@ -204,25 +221,33 @@ std::vector<LineVertex> bandLines(const Box3& around, double from, double to) {
   const Box3 wide(around.min() - Vec3(4, 4, 0), around.max() + Vec3(4, 4, 0));
   for (const double z : {from, to})
     for (int k = 0; k < 4; ++k) {
-      const auto corner = [&](int c) { return Vec3(c % 4 == 0 || c % 4 == 3 ? wide.min().x() : wide.max().x(), c % 4 < 2 ? wide.min().y() : wide.max().y(), z); };
+      const auto corner = [&](int c) {
+        return Vec3(c % 4 == 0 || c % 4 == 3 ? wide.min().x() : wide.max().x(),
+                    c % 4 < 2 ? wide.min().y() : wide.max().y(), z);
+      };
       addLine(out, corner(k), corner(k + 1), theme().accent);
     }
   return out;
 }
 
-std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera, const std::function<bool(std::size_t, double)>& ofPartAndHeight) {
+std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera,
+                                      const std::function<bool(std::size_t, double)>& ofPartAndHeight) {
   std::vector<LineVertex> out;
   for (std::size_t p = 0; p < build.parts.size(); ++p)
     for (const FloatingStart& start : build.parts[p].overhangs->starts) {
       if (!ofPartAndHeight(p, start.at.z())) continue;
-      const double depth = (start.at - camera.eye()).dot(camera.forward()), size = 6 * camera.millimetresPerPixel(depth);
+      const double depth = (start.at - camera.eye()).dot(camera.forward()),
+                   size = 6 * camera.millimetresPerPixel(depth);
       const Vec3 at = start.at - camera.forward() * size, right = camera.right() * size, up = camera.up() * size;
-      for (const Vec3& corner : {Vec3(at + up), Vec3(at - right), Vec3(at + right), Vec3(at - right), Vec3(at - up), Vec3(at + right)}) out.push_back(lineVertex(corner, theme().floating));
+      for (const Vec3& corner :
+           {Vec3(at + up), Vec3(at - right), Vec3(at + right), Vec3(at - right), Vec3(at - up), Vec3(at + right)})
+        out.push_back(lineVertex(corner, theme().floating));
     }
   return out;
 }
 
-std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const Build& build, const std::function<bool(const SolidVertex&)>& isShown) {
+std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const Build& build,
+                                          const std::function<bool(const SolidVertex&)>& isShown) {
   const auto kindOf = [&](const SolidVertex& v) {
     if (v.kind == RegionKind::interfaceUpper) return 4.0f;
     if (v.kind == RegionKind::interfaceLower) return 11.0f;
@@ -232,14 +257,18 @@ std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const Build
   std::vector<SurfaceVertex> out;
   out.reserve(solid.vertices.size());
   for (const SolidVertex& v : solid.vertices)
-    if (isShown(v)) out.push_back({{v.at.x(), v.at.y(), v.at.z()}, {v.normal.x(), v.normal.y(), v.normal.z()}, kindOf(v)});
+    if (isShown(v))
+      out.push_back({{v.at.x(), v.at.y(), v.at.z()}, {v.normal.x(), v.normal.y(), v.normal.z()}, kindOf(v)});
   return out;
 }
 
 std::vector<LineVertex> plateLines(const Settings& settings) {
-  const double width = settings.number("machine.width"), depth = settings.number("machine.depth"), z = plateHeight(settings);
+  const double width = settings.number("machine.width"), depth = settings.number("machine.depth"),
+               z = plateHeight(settings);
   std::vector<LineVertex> out;
-  const auto line = [&](const Vec3& a, const Vec3& b, bool strong) { addLine(out, a, b, strong ? theme().rule.darker(115) : theme().grid); };
+  const auto line = [&](const Vec3& a, const Vec3& b, bool strong) {
+    addLine(out, a, b, strong ? theme().rule.darker(115) : theme().grid);
+  };
   for (double x = 0; x <= width + 1e-6; x += 10) line({x, 0, z + 0.01}, {x, depth, z + 0.01}, std::fmod(x, 50) < 1e-6);
   for (double y = 0; y <= depth + 1e-6; y += 10) line({0, y, z + 0.01}, {width, y, z + 0.01}, std::fmod(y, 50) < 1e-6);
   line({width, 0, z + 0.01}, {width, depth, z + 0.01}, true);
@@ -248,16 +277,19 @@ std::vector<LineVertex> plateLines(const Settings& settings) {
 }
 
 std::vector<LineVertex> plateSheet(const Settings& settings) {
-  const double width = settings.number("machine.width"), depth = settings.number("machine.depth"), z = plateHeight(settings);
+  const double width = settings.number("machine.width"), depth = settings.number("machine.depth"),
+               z = plateHeight(settings);
   std::vector<LineVertex> out;
-  for (const Vec3& p : {Vec3(0, 0, z - 0.05), Vec3(width, 0, z - 0.05), Vec3(width, depth, z - 0.05), Vec3(0, 0, z - 0.05), Vec3(width, depth, z - 0.05),
-                        Vec3(0, depth, z - 0.05)})
+  for (const Vec3& p : {Vec3(0, 0, z - 0.05), Vec3(width, 0, z - 0.05), Vec3(width, depth, z - 0.05),
+                        Vec3(0, 0, z - 0.05), Vec3(width, depth, z - 0.05), Vec3(0, depth, z - 0.05)})
     out.push_back(lineVertex(p, theme().sheet));
   return out;
 }
 
 std::vector<LineVertex> ballOutline(const Vec3& centre, double radius, Mark mark) {
-  const QColor tint = mark == Mark::enforce ? theme().enforce.darker(130) : mark == Mark::block ? theme().block : theme().ink;
+  const QColor tint = mark == Mark::enforce ? theme().enforce.darker(130)
+                      : mark == Mark::block ? theme().block
+                                            : theme().ink;
   std::vector<LineVertex> out;
   constexpr int steps = 48;
   for (int axis = 0; axis < 3; ++axis)

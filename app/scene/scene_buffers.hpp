@@ -19,8 +19,10 @@ struct LineVertex {
 
 std::vector<SurfaceVertex> partSurface(const Part& part);
 std::vector<SurfaceVertex> ghostSurface(const TriangleMesh& mesh, const Placement& placement);
-std::vector<LineVertex> defectLines(const Project& project, const Build& build);  // pairs; what is wrong with the meshes
-std::vector<LineVertex> freshLines(const Part& part, const std::vector<std::uint32_t>& facets);  // pairs; what mending added
+std::vector<LineVertex> defectLines(const Project& project,
+                                    const Build& build);  // pairs; what is wrong with the meshes
+std::vector<LineVertex> freshLines(const Part& part,
+                                   const std::vector<std::uint32_t>& facets);  // pairs; what mending added
 std::vector<LineVertex> handleLines(const std::vector<Handle>& handles, const Handle* hot);  // pairs
 std::vector<SurfaceVertex> markSurface(const Project& project);
 // Facets of clean faces, of sites with a choice, and of what is lit, each in its kind.
@@ -33,10 +35,12 @@ std::vector<LineVertex> decisionLines(const Project& project, std::size_t select
 std::vector<LineVertex> planeLines(const Plane& plane, const Box3& around, const QColor& tint);
 std::vector<LineVertex> bandLines(const Box3& around, double from, double to);  // pairs
 // Filled diamonds that face the eye where something starts in the air: triangles.
-std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera, const std::function<bool(std::size_t, double)>& ofPartAndHeight);
-std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const Build& build, const std::function<bool(const SolidVertex&)>& isShown);
-std::vector<LineVertex> plateLines(const Settings& settings);        // pairs
-std::vector<LineVertex> plateSheet(const Settings& settings);        // triangles
+std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera,
+                                      const std::function<bool(std::size_t, double)>& ofPartAndHeight);
+std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const Build& build,
+                                          const std::function<bool(const SolidVertex&)>& isShown);
+std::vector<LineVertex> plateLines(const Settings& settings);                       // pairs
+std::vector<LineVertex> plateSheet(const Settings& settings);                       // triangles
 std::vector<LineVertex> ballOutline(const Vec3& centre, double radius, Mark mark);  // pairs
 
 }  // namespace trellis

@@ -58,7 +58,8 @@ std::optional<SceneView::SupportHit> SceneView::supportAt(const QPointF& pixel) 
       from = hit->point + ray.direction * 1e-2;
       continue;
     }
-    if (const SolidVertex& corner = shown.supports->vertices[hit->facet * 3]; !isShown(shown.build->rules[corner.rules].part)) {
+    if (const SolidVertex& corner = shown.supports->vertices[hit->facet * 3];
+        !isShown(shown.build->rules[corner.rules].part)) {
       from = hit->point + ray.direction * 1e-2;
       continue;
     }
@@ -74,10 +75,14 @@ void SceneView::describe(const std::optional<Hit>& hit, const std::optional<Supp
   const Shown& shown = session_.shown();
   if (support && (!hit || support->distance < (hit->at - camera_.eye()).norm())) {
     const Use& use = shown.build->tally.pieces[support->piece];
-    return Q_EMIT pointedAt(tr("piece %1  ·  %2 mm high  ·  %3 g, %4 min  ·  %6, body from the %7 filament  ·  %5").arg(support->piece + 1).arg(support->at.z(), 0, 'f', 2)
-                                .arg(grams(use, session_.settings()), 0, 'f', 2).arg(use.seconds / 60, 0, 'f', 1)
+    return Q_EMIT pointedAt(tr("piece %1  ·  %2 mm high  ·  %3 g, %4 min  ·  %6, body from the %7 filament  ·  %5")
+                                .arg(support->piece + 1)
+                                .arg(support->at.z(), 0, 'f', 2)
+                                .arg(grams(use, session_.settings()), 0, 'f', 2)
+                                .arg(use.seconds / 60, 0, 'f', 1)
                                 .arg(QString::fromStdString(whyPiece(*shown.build, support->piece)))
-                                .arg(tr(nameOf(shown.build->pieces[support->piece].grade))).arg(shown.build->pieces[support->piece].bodyTool == 0 ? tr("first") : tr("second")));
+                                .arg(tr(nameOf(shown.build->pieces[support->piece].grade)))
+                                .arg(shown.build->pieces[support->piece].bodyTool == 0 ? tr("first") : tr("second")));
   }
   if (!hit) return Q_EMIT pointedAt(QString());
   const Part& part = *session_.project()->parts[hit->part];
@@ -88,10 +93,13 @@ void SceneView::describe(const std::optional<Hit>& hit, const std::optional<Supp
     words += hit->lean < -0.5 ? tr("faces up") : tr("upright wall");
   if (shown.build && !session_.isStale()) {
     const Vec3 place = transformOf(part.placement, *part.mesh).inverse() * hit->at;
-    if (const std::string why = whyAt(*session_.project(), *shown.build, hit->part, hit->facet, place); !why.empty()) words += "  ·  " + QString::fromStdString(why);
+    if (const std::string why = whyAt(*session_.project(), *shown.build, hit->part, hit->facet, place); !why.empty())
+      words += "  ·  " + QString::fromStdString(why);
     if (const auto site = siteUnder(*hit)) {
       const Use use = priceOf(*shown.build, {CauseKind::site, site->part, site->site}).use;
-      if (use.volume > 0) words += tr("  ·  %1 g, %2 min").arg(grams(use, session_.settings()), 0, 'f', 2).arg(use.seconds / 60, 0, 'f', 1);
+      if (use.volume > 0)
+        words +=
+            tr("  ·  %1 g, %2 min").arg(grams(use, session_.settings()), 0, 'f', 2).arg(use.seconds / 60, 0, 'f', 1);
     }
   }
   Q_EMIT pointedAt(words);
@@ -130,7 +138,8 @@ void SceneView::mousePressEvent(QMouseEvent* event) {
     const std::size_t selected = session_.selection().back();
     const Part& part = *session_.project()->parts[selected];
     if (session_.chosen().kind == Chosen::zone)
-      drag_.emplace(*handle, part, selected, session_.chosen().index, boundsOfPart(selected), camera_, event->position());
+      drag_.emplace(*handle, part, selected, session_.chosen().index, boundsOfPart(selected), camera_,
+                    event->position());
     else
       drag_.emplace(*handle, part, selected, camera_, event->position());
     dragBegun_ = false;
@@ -139,7 +148,8 @@ void SceneView::mousePressEvent(QMouseEvent* event) {
     session_.perform(LayFaceDown{hit->part, hit->at});
     session_.selectPart(static_cast<int>(hit->part));
   } else if (!useTool(event->position(), hit, event->modifiers()) && hit && session_.brush().tool == Tool::pick) {
-    std::vector<std::size_t> chosen = event->modifiers() & Qt::ControlModifier ? session_.selection() : std::vector<std::size_t>();
+    std::vector<std::size_t> chosen =
+        event->modifiers() & Qt::ControlModifier ? session_.selection() : std::vector<std::size_t>();
     const bool known = std::erase(chosen, hit->part) > 0;
     if (!known || chosen.empty()) chosen.push_back(hit->part);
     session_.select(chosen);
@@ -201,16 +211,27 @@ void SceneView::wheelEvent(QWheelEvent* event) {
 
 void SceneView::keyPressEvent(QKeyEvent* event) {
   const bool straight = event->modifiers() & Qt::ShiftModifier;
-  const auto turn = [&](int yaw, int pitch) { straight ? turnToNextStraight(yaw, pitch) : turnBy(yaw * 15, pitch * 15); };
+  const auto turn = [&](int yaw, int pitch) {
+    straight ? turnToNextStraight(yaw, pitch) : turnBy(yaw * 15, pitch * 15);
+  };
   switch (event->key()) {
-    case Qt::Key_Left: return turn(-1, 0);
-    case Qt::Key_Right: return turn(1, 0);
-    case Qt::Key_Up: return turn(0, 1);
-    case Qt::Key_Down: return turn(0, -1);
-    case Qt::Key_Home: return fitAll();
-    case Qt::Key_Space: sliding_ = true; return;
-    case Qt::Key_QuoteLeft: return setSupportsHidden(true);
-    default: QOpenGLWidget::keyPressEvent(event);
+    case Qt::Key_Left:
+      return turn(-1, 0);
+    case Qt::Key_Right:
+      return turn(1, 0);
+    case Qt::Key_Up:
+      return turn(0, 1);
+    case Qt::Key_Down:
+      return turn(0, -1);
+    case Qt::Key_Home:
+      return fitAll();
+    case Qt::Key_Space:
+      sliding_ = true;
+      return;
+    case Qt::Key_QuoteLeft:
+      return setSupportsHidden(true);
+    default:
+      QOpenGLWidget::keyPressEvent(event);
   }
 }
 

@@ -45,16 +45,22 @@ void SceneView::refillStack() {
   stackEnds_ = std::move(stack.ends);
 }
 
-// Of an opened file the shown layers, for there is no part to see; of the print itself the topmost. While it is played, a share of that.
+// Of an opened file the shown layers, for there is no part to see; of the print itself the topmost. While it is played,
+// a share of that.
 void SceneView::drawStack() {
   if (!shownTrial() || stack_.count == 0 || stackEnds_.empty()) return;
   const auto countUpTo = [&](double z) {
-    const auto after = std::upper_bound(stackEnds_.begin(), stackEnds_.end(), z + 1e-3, [](double height, const auto& end) { return height < end.first; });
-    return after == stackEnds_.begin() ? std::pair(0, 0) : std::pair(after - 1 == stackEnds_.begin() ? 0 : (after - 2)->second, (after - 1)->second);
+    const auto after = std::upper_bound(stackEnds_.begin(), stackEnds_.end(), z + 1e-3,
+                                        [](double height, const auto& end) { return height < end.first; });
+    return after == stackEnds_.begin()
+               ? std::pair(0, 0)
+               : std::pair(after - 1 == stackEnds_.begin() ? 0 : (after - 2)->second, (after - 1)->second);
   };
   const auto [before, all] = countUpTo(session_.range().second);
   const int last = before + static_cast<int>(session_.drawnShare() * (all - before) / 6) * 6;
-  const int first = !session_.gcode() ? before : session_.range().first > 0 ? countUpTo(session_.range().first).second : 0;
+  const int first = !session_.gcode()            ? before
+                    : session_.range().first > 0 ? countUpTo(session_.range().first).second
+                                                 : 0;
   if (last <= first) return;
   stack_.array.bind();
   glDrawArrays(GL_TRIANGLES, first, last - first);
@@ -91,7 +97,8 @@ void SceneView::drawPiece(const QMatrix4x4& toScreen) {
   if (piece < 0 || piece_.count == 0 || static_cast<std::size_t>(piece) >= shown.build->pieces.size()) return;
   const Freedom& freedom = shown.build->pieces[static_cast<std::size_t>(piece)].freedom;
   constexpr double period = 3400;  // ms
-  const double ways = 0.5 - 0.5 * std::cos(2 * pi * static_cast<double>(sinceTaken_.elapsed()) / period), reach = freedom.free ? 18 : 1;
+  const double ways = 0.5 - 0.5 * std::cos(2 * pi * static_cast<double>(sinceTaken_.elapsed()) / period),
+               reach = freedom.free ? 18 : 1;
   const Vec3 by = freedom.direction * (reach * ways);
   QMatrix4x4 moved = toScreen;
   moved.translate(static_cast<float>(by.x()), static_cast<float>(by.y()), static_cast<float>(by.z()));

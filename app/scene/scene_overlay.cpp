@@ -52,7 +52,8 @@ void SceneOverlay::drawLetters(QPainter& painter) {
   for (const Handle& handle : handles_) {
     if (handle.kind == Handle::turn || handle.kind == Handle::stretch) continue;
     if (const auto pixel = camera_.pixelOf(handle.label))
-      painter.drawText(QRectF(pixel->x() - 20, pixel->y() - 9, 40, 18), Qt::AlignCenter, handle.kind == Handle::scale ? tr("size") : QString("xyz").mid(handle.axis, 1));
+      painter.drawText(QRectF(pixel->x() - 20, pixel->y() - 9, 40, 18), Qt::AlignCenter,
+                       handle.kind == Handle::scale ? tr("size") : QString("xyz").mid(handle.axis, 1));
   }
 }
 
@@ -60,7 +61,9 @@ void SceneOverlay::drawLetters(QPainter& painter) {
 void SceneOverlay::drawGap(QPainter& painter) {
   constexpr double sideOn = 12, nearEnough = 0.03;  // degrees; mm a pixel
   const Shown& shown = session_.shown();
-  if (!shown.build || session_.isStale() || session_.gcode() || std::abs(camera_.pitch()) > sideOn || camera_.millimetresPerPixel(camera_.distance()) > nearEnough) return;
+  if (!shown.build || session_.isStale() || session_.gcode() || std::abs(camera_.pitch()) > sideOn ||
+      camera_.millimetresPerPixel(camera_.distance()) > nearEnough)
+    return;
   const Build& build = *shown.build;
   std::optional<QPointF> best;
   double bestAway = std::hypot(width(), height()) / 2, gap = 0;
@@ -117,7 +120,8 @@ void SceneOverlay::drawHint(QPainter& painter) {
   painter.setFont(font());
   painter.setPen(theme().quiet);
   painter.drawText(card.adjusted(16, 48, -16, -10), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap,
-                   tr("a mesh (STL, OBJ, PLY, OFF, 3MF, AMF) or a saved project. Or open one with Ctrl+O, or try the demo parts from the File menu."));
+                   tr("a mesh (STL, OBJ, PLY, OFF, 3MF, AMF) or a saved project. Or open one with Ctrl+O, or try the "
+                      "demo parts from the File menu."));
 }
 
 }  // namespace trellis

@@ -21,19 +21,30 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
   surface_->bind();
   surface_->setUniformValue("toScreen", toScreen);
   const Vec3 eye = camera_.eye();
-  surface_->setUniformValue("eye", QVector3D(static_cast<float>(eye.x()), static_cast<float>(eye.y()), static_cast<float>(eye.z())));
+  surface_->setUniformValue(
+      "eye", QVector3D(static_cast<float>(eye.x()), static_cast<float>(eye.y()), static_cast<float>(eye.z())));
   const auto [low, high] = session_.range();
-  surface_->setUniformValue("range", QVector2D(low > 0 ? static_cast<float>(low) : -1e6f, static_cast<float>(std::min(high, 1e6))));
+  surface_->setUniformValue(
+      "range", QVector2D(low > 0 ? static_cast<float>(low) : -1e6f, static_cast<float>(std::min(high, 1e6))));
   surface_->setUniformValue("freeLean", static_cast<float>(session_.settings().number("support.free_lean")));
   surface_->setUniformValue("faded", session_.isStale() ? 1.0f : 0.0f);
-  for (const auto& [name, colour] : {std::pair{"part", t.part}, {"hangingLow", t.hangingLow}, {"hangingHigh", t.hangingHigh},
-                                     {"enforce", t.enforce}, {"block", t.block}, {"body", t.body}, {"branch", t.branch}, {"interfaceColour", t.interface}, {"lowerColour", t.interfaceLower},
-                                     {"paper", t.paper}, {"accent", t.accent}})
+  for (const auto& [name, colour] : {std::pair{"part", t.part},
+                                     {"hangingLow", t.hangingLow},
+                                     {"hangingHigh", t.hangingHigh},
+                                     {"enforce", t.enforce},
+                                     {"block", t.block},
+                                     {"body", t.body},
+                                     {"branch", t.branch},
+                                     {"interfaceColour", t.interface},
+                                     {"lowerColour", t.interfaceLower},
+                                     {"paper", t.paper},
+                                     {"accent", t.accent}})
     surface_->setUniformValue(name, rgb(colour));
   const auto& cutaway = session_.cutaway();
   const Vec3 normal = cutaway ? cutaway->normal : Vec3(Vec3::Zero());
-  surface_->setUniformValue("cut", QVector4D(static_cast<float>(normal.x()), static_cast<float>(normal.y()), static_cast<float>(normal.z()),
-                                             cutaway ? static_cast<float>(cutaway->at.dot(normal)) : 0.0f));
+  surface_->setUniformValue(
+      "cut", QVector4D(static_cast<float>(normal.x()), static_cast<float>(normal.y()), static_cast<float>(normal.z()),
+                       cutaway ? static_cast<float>(cutaway->at.dot(normal)) : 0.0f));
   const auto draw = [&](Buffer& buffer) {
     if (buffer.count == 0) return;
     buffer.array.bind();
@@ -47,7 +58,8 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
       for (std::size_t p = 0; p < partEnds_.size(); ++p) {
         if (!isShown(p)) continue;
         const int first = p == 0 ? 0 : partEnds_[p - 1];
-        surface_->setUniformValue("freeLean", static_cast<float>(settingsOf(*session_.project(), p).number("support.free_lean")));
+        surface_->setUniformValue("freeLean",
+                                  static_cast<float>(settingsOf(*session_.project(), p).number("support.free_lean")));
         glDrawArrays(GL_TRIANGLES, first, partEnds_[p] - first);
       }
       parts_.array.release();
@@ -134,11 +146,15 @@ void SceneView::drawGuides() {
   if (brush.twin && symmetry && session_.selectedPart() >= 0) {
     const auto selected = session_.selection().back();
     const Part& part = *session_.project()->parts[selected];
-    drawOnce(planeLines(symmetry->plane.movedBy(transformOf(part.placement, *part.mesh)), boundsOfPart(selected), theme().accent));
+    drawOnce(planeLines(symmetry->plane.movedBy(transformOf(part.placement, *part.mesh)), boundsOfPart(selected),
+                        theme().accent));
   }
-  if (session_.cutaway() && session_.selectedPart() >= 0) drawOnce(planeLines(*session_.cutaway(), boundsOfPart(session_.selection().back()), theme().quiet));
+  if (session_.cutaway() && session_.selectedPart() >= 0)
+    drawOnce(planeLines(*session_.cutaway(), boundsOfPart(session_.selection().back()), theme().quiet));
   if (session_.shown().build && !session_.isStale() && look_ != Look::supportsAlone) {
-    fill(starts_, startDiamonds(*session_.shown().build, camera_, [this](std::size_t part, double z) { return isShown(part) && z <= session_.range().second; }));
+    fill(starts_, startDiamonds(*session_.shown().build, camera_, [this](std::size_t part, double z) {
+           return isShown(part) && z <= session_.range().second;
+         }));
     drawLines(starts_, GL_TRIANGLES);
   }
 }

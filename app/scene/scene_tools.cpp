@@ -31,14 +31,22 @@ bool SceneView::useTool(const QPointF& pixel, const std::optional<Hit>& hit, Qt:
       laying_ = true;
       lay(*hit, true);
       break;
-    case Tool::face: layOnce(hit->part, FaceStroke{hit->at, brush.crease}); break;
-    case Tool::site: layOnce(hit->part, SiteStroke{hit->at}); break;
+    case Tool::face:
+      layOnce(hit->part, FaceStroke{hit->at, brush.crease});
+      break;
+    case Tool::site:
+      layOnce(hit->part, SiteStroke{hit->at});
+      break;
     case Tool::band:
       band_ = {hit->at.z(), hit->at.z()};
       bandOn_ = hit->part;
       break;
-    case Tool::clean: session_.perform(KeepFaceClean{hit->part, {hit->at, brush.crease}, !(modifiers & Qt::ControlModifier)}); break;
-    case Tool::zone: addZoneAt(*hit); break;
+    case Tool::clean:
+      session_.perform(KeepFaceClean{hit->part, {hit->at, brush.crease}, !(modifiers & Qt::ControlModifier)});
+      break;
+    case Tool::zone:
+      addZoneAt(*hit);
+      break;
     case Tool::prop:
       session_.selectPart(static_cast<int>(hit->part));
       session_.perform(AddProp{hit->part, hit->at, brush.propWidth});
@@ -47,7 +55,8 @@ bool SceneView::useTool(const QPointF& pixel, const std::optional<Hit>& hit, Qt:
       session_.choose({Chosen::prop, *propInHand_});
       break;
     case Tool::pick:
-    case Tool::remove: return false;
+    case Tool::remove:
+      return false;
   }
   over_ = hit;
   return true;
@@ -83,10 +92,12 @@ void SceneView::withTwin(LayMark& mark) const {
 void SceneView::lay(const Hit& hit, bool begins) {
   const Brush& brush = session_.brush();
   if (begins) session_.selectPart(static_cast<int>(hit.part));
-  const std::vector<Vec3> path = begins || hit.part != layingOn_ ? std::vector<Vec3>{hit.at} : std::vector<Vec3>{lastLaid_, hit.at};
+  const std::vector<Vec3> path =
+      begins || hit.part != layingOn_ ? std::vector<Vec3>{hit.at} : std::vector<Vec3>{lastLaid_, hit.at};
   LayMark mark{hit.part, markInHand(QGuiApplication::keyboardModifiers()), BallStroke{path, brush.radius}};
   if (brush.tool == Tool::sight) mark.stroke = SightStroke{path, brush.radius, camera_.eye()};
-  mark.rules = {brush.keepToOverhangs, brush.stopAtCreases ? std::optional(brush.crease) : std::nullopt, session_.clip()};
+  mark.rules = {brush.keepToOverhangs, brush.stopAtCreases ? std::optional(brush.crease) : std::nullopt,
+                session_.clip()};
   withTwin(mark);
   lastLaid_ = hit.at;
   layingOn_ = hit.part;
@@ -146,7 +157,9 @@ bool SceneView::takeProp(const QPointF& pixel) {
 
 void SceneView::removeAt(const QPointF& pixel) {
   const auto support = supportAt(pixel);
-  if (!support || session_.isStale()) return Q_EMIT pointedAt(support ? tr("The supports are being built anew; point again when they are.") : tr("No support is here. Point at one that is built."));
+  if (!support || session_.isStale())
+    return Q_EMIT pointedAt(support ? tr("The supports are being built anew; point again when they are.")
+                                    : tr("No support is here. Point at one that is built."));
   const Brush& brush = session_.brush();
   const Vec3 inside = support->at + camera_.rayAt(pixel).direction * 0.05;
   const Build& build = *session_.shown().build;
@@ -158,14 +171,17 @@ void SceneView::preview(const std::optional<Hit>& hit) {
   const Brush& brush = session_.brush();
   const bool wanted = hit && (brush.tool == Tool::face || brush.tool == Tool::site || brush.tool == Tool::clean);
   if (!wanted && previewed_.empty()) return;
-  if (wanted && previewedOn_ == hit->part && std::binary_search(previewed_.begin(), previewed_.end(), hit->facet)) return;
+  if (wanted && previewedOn_ == hit->part && std::binary_search(previewed_.begin(), previewed_.end(), hit->facet))
+    return;
   previewed_.clear();
   litStale_ = true;
   if (!wanted) return;
   const Part& part = *session_.project()->parts[hit->part];
   neighbours_.resize(session_.project()->parts.size());
-  if (!neighbours_[hit->part]) neighbours_[hit->part] = neighboursOf(part.mesh);  // kept, so that strokes find them made
-  const Canvas canvas{part.mesh, trees_[hit->part], transformOf(part.placement, *part.mesh), settingsOf(*session_.project(), hit->part).number("support.free_lean")};
+  if (!neighbours_[hit->part])
+    neighbours_[hit->part] = neighboursOf(part.mesh);  // kept, so that strokes find them made
+  const Canvas canvas{part.mesh, trees_[hit->part], transformOf(part.placement, *part.mesh),
+                      settingsOf(*session_.project(), hit->part).number("support.free_lean")};
   previewed_ = brush.tool == Tool::site ? siteAt(canvas, {hit->at}) : faceAt(canvas, {hit->at, brush.crease});
   previewedOn_ = hit->part;
 }
@@ -188,7 +204,9 @@ void SceneView::lightCovered() {
   if (chosen.kind != Chosen::zone || session_.selection().empty()) return;
   const std::size_t p = session_.selection().back();
   const Part& part = *session_.project()->parts[p];
-  if (p >= session_.sites().size() || chosen.index >= part.zones.size() || session_.sites()[p]->ofFacet.size() != part.mesh->facets.size()) return;
+  if (p >= session_.sites().size() || chosen.index >= part.zones.size() ||
+      session_.sites()[p]->ofFacet.size() != part.mesh->facets.size())
+    return;
   const Zone& zone = part.zones[chosen.index];
   std::vector<SiteId> covered;
   for (std::size_t s = 0; s < session_.sites()[p]->list.size(); ++s) {
@@ -214,7 +232,8 @@ double SceneView::heightUnder(const QPointF& pixel) const {
 }
 
 void SceneView::cutAwayHere() {
-  const Vec3 middle = session_.selectedPart() >= 0 ? boundsOfPart(session_.selection().back()).center() : Vec3(camera_.eye() + camera_.forward() * camera_.distance());
+  const Vec3 middle = session_.selectedPart() >= 0 ? boundsOfPart(session_.selection().back()).center()
+                                                   : Vec3(camera_.eye() + camera_.forward() * camera_.distance());
   const Vec3 at = over_ ? over_->at : middle;
   session_.setCutaway(Plane{at + camera_.forward() * 0.01, camera_.forward()});
 }

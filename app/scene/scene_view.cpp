@@ -26,16 +26,21 @@ void askForOpenGl() {
   QSurfaceFormat::setDefaultFormat(format);
 }
 
-SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent), session_(session), overlay_(new SceneOverlay(session, camera_, handles_, this)), switches_(new LayerSwitches(session, this)) {
+SceneView::SceneView(Session& session, QWidget* parent)
+    : QOpenGLWidget(parent),
+      session_(session),
+      overlay_(new SceneOverlay(session, camera_, handles_, this)),
+      switches_(new LayerSwitches(session, this)) {
   setMouseTracking(true);
   setFocusPolicy(Qt::StrongFocus);
   setMinimumSize(320, 240);
   connect(&session, &Session::projectChanged, this, [this] {
     const ProjectPtr& now = session_.project();
-    const bool sameParts = drawn_ && drawn_->parts.size() == now->parts.size() &&
-                           std::equal(now->parts.begin(), now->parts.end(), drawn_->parts.begin(), [](const PartPtr& a, const PartPtr& b) {
-                             return a->mesh == b->mesh && a->placement == b->placement;
-                           });
+    const bool sameParts =
+        drawn_ && drawn_->parts.size() == now->parts.size() &&
+        std::equal(now->parts.begin(), now->parts.end(), drawn_->parts.begin(), [](const PartPtr& a, const PartPtr& b) {
+          return a->mesh == b->mesh && a->placement == b->placement;
+        });
     if (!sameParts) {
       partsStale_ = true;
       std::vector<MeshTreePtr> trees;  // new ones first, so that those in use are not made again
@@ -109,7 +114,9 @@ SceneView::SceneView(Session& session, QWidget* parent) : QOpenGLWidget(parent),
 
 SceneView::~SceneView() {
   makeCurrent();
-  for (Buffer* buffer : {&parts_, &marks_, &supports_, &plate_, &sheet_, &ribbons_, &ball_, &ghost_, &defects_, &handleBuffer_, &clean_, &choices_, &lit_, &zones_, &decisions_, &starts_, &piece_, &travels_, &arrows_, &stack_}) {
+  for (Buffer* buffer :
+       {&parts_, &marks_,   &supports_, &plate_, &sheet_,     &ribbons_, &ball_,  &ghost_,   &defects_, &handleBuffer_,
+        &clean_, &choices_, &lit_,      &zones_, &decisions_, &starts_,  &piece_, &travels_, &arrows_,  &stack_}) {
     buffer->array.destroy();
     buffer->vertices.destroy();
   }
@@ -120,7 +127,9 @@ SceneView::~SceneView() {
 
 void SceneView::fitAll() {
   Box3 box = boundsOf(*session_.project());
-  if (box.isEmpty()) box = Box3(Vec3(0, 0, 0), Vec3(session_.settings().number("machine.width"), session_.settings().number("machine.depth"), 60));
+  if (box.isEmpty())
+    box = Box3(Vec3(0, 0, 0),
+               Vec3(session_.settings().number("machine.width"), session_.settings().number("machine.depth"), 60));
   camera_.fit(box);
   fitted_ = true;
   update();
@@ -154,7 +163,8 @@ void SceneView::refreshHandles() {
     const Box3 box = placedBounds(part.placement, *part.mesh);
     const Chosen chosen = session_.chosen();
     if (chosen.kind == Chosen::zone && chosen.index < part.zones.size())
-      handles_ = handlesOf(figuresOf(part.zones[chosen.index], transformOf(part.placement, *part.mesh)), part.zones[chosen.index].shape, box);
+      handles_ = handlesOf(figuresOf(part.zones[chosen.index], transformOf(part.placement, *part.mesh)),
+                           part.zones[chosen.index].shape, box);
     else if (partHandles_)
       handles_ = handlesOf(box);
   }
@@ -177,7 +187,9 @@ bool SceneView::isShown(const Owner& owner) const {
   if (owner.kind == Owner::part) return look_ != Look::supportsAlone && isShown(owner.index);
   const Build& build = *session_.shown().build;
   const auto& sites = build.support->pieces[owner.index].sites;
-  return look_ != Look::partAlone && !supportsHidden_ && std::any_of(sites.begin(), sites.end(), [&](std::size_t site) { return isShown(build.rules[build.columns[site]->rules].part); });
+  return look_ != Look::partAlone && !supportsHidden_ && std::any_of(sites.begin(), sites.end(), [&](std::size_t site) {
+           return isShown(build.rules[build.columns[site]->rules].part);
+         });
 }
 
 void SceneView::showSelectedAlone() {
@@ -192,7 +204,8 @@ void SceneView::turnBy(double yaw, double pitch) {
 }
 
 void SceneView::turnToNextStraight(int yawSteps, int pitchSteps) {
-  camera_.turnTo((std::round(camera_.yaw() / 90) + yawSteps) * 90, (std::round(camera_.pitch() / 90) + pitchSteps) * 90);
+  camera_.turnTo((std::round(camera_.yaw() / 90) + yawSteps) * 90,
+                 (std::round(camera_.pitch() / 90) + pitchSteps) * 90);
   update();
 }
 
@@ -253,9 +266,11 @@ void SceneView::refill() {
     fill(parts_, all);
   }
   if (defectsStale_) {
-    std::vector<LineVertex> lines = shown.build && !session_.isStale() ? defectLines(*project, *shown.build) : std::vector<LineVertex>();
+    std::vector<LineVertex> lines =
+        shown.build && !session_.isStale() ? defectLines(*project, *shown.build) : std::vector<LineVertex>();
     if (session_.isTrying() && session_.selectedPart() >= 0) {
-      const std::vector<LineVertex> fresh = freshLines(*project->parts[session_.selection().back()], session_.trialFacets());
+      const std::vector<LineVertex> fresh =
+          freshLines(*project->parts[session_.selection().back()], session_.trialFacets());
       lines.insert(lines.end(), fresh.begin(), fresh.end());
     }
     fill(defects_, lines);
@@ -264,18 +279,23 @@ void SceneView::refill() {
     fill(marks_, markSurface(*project));
     fill(clean_, cleanSurface(*project));
     fill(zones_, zoneSurface(*project));
-    fill(decisions_, decisionLines(*project, static_cast<std::size_t>(std::max(0, session_.selectedPart())), session_.chosen()));
+    fill(decisions_,
+         decisionLines(*project, static_cast<std::size_t>(std::max(0, session_.selectedPart())), session_.chosen()));
   }
-  if ((choicesStale_ || marksStale_) && shown.build && shown.build->parts.size() == project->parts.size()) fill(choices_, choiceSurface(*project, *shown.build));
+  if ((choicesStale_ || marksStale_) && shown.build && shown.build->parts.size() == project->parts.size())
+    fill(choices_, choiceSurface(*project, *shown.build));
   if (litStale_) fill(lit_, litFacets());
   if (supportsStale_ && shown.supports) {
     const auto inHand = [&](const SolidVertex& v) { return static_cast<int>(v.piece) == session_.pieceInHand(); };
-    fill(supports_, supportSurface(*shown.supports, *shown.build, [&](const SolidVertex& v) { return !inHand(v) && isShown(shown.build->rules[v.rules].part); }));
+    fill(supports_, supportSurface(*shown.supports, *shown.build, [&](const SolidVertex& v) {
+           return !inHand(v) && isShown(shown.build->rules[v.rules].part);
+         }));
     fill(piece_, supportSurface(*shown.supports, *shown.build, inHand));
   }
   if (ribbonsStale_) refillLayer();
   refillStack();
-  litStale_ = choicesStale_ = defectsStale_ = plateStale_ = partsStale_ = marksStale_ = supportsStale_ = ribbonsStale_ = false;
+  litStale_ = choicesStale_ = defectsStale_ = plateStale_ = partsStale_ = marksStale_ = supportsStale_ = ribbonsStale_ =
+      false;
 }
 
 // What is lit: sites that are pointed at or selected, and what a stroke here would take.
@@ -287,8 +307,11 @@ std::vector<SurfaceVertex> SceneView::litFacets() const {
   };
   const auto& sites = session_.sites();
   for (const SiteId& id : session_.litSites()) {
-    if (id.part >= sites.size() || id.part >= session_.project()->parts.size() || id.site >= sites[id.part]->list.size()) continue;
-    if (sites[id.part]->ofFacet.size() == session_.project()->parts[id.part]->mesh->facets.size()) add(id.part, sites[id.part]->list[id.site].facets);
+    if (id.part >= sites.size() || id.part >= session_.project()->parts.size() ||
+        id.site >= sites[id.part]->list.size())
+      continue;
+    if (sites[id.part]->ofFacet.size() == session_.project()->parts[id.part]->mesh->facets.size())
+      add(id.part, sites[id.part]->list[id.site].facets);
   }
   if (!previewed_.empty() && previewedOn_ < session_.project()->parts.size()) add(previewedOn_, previewed_);
   return all;

@@ -10,12 +10,12 @@
 #include "core/mesh/ray.hpp"
 #include "core/plate/settle.hpp"
 
+#include <QElapsedTimer>
 #include <QOpenGLBuffer>
 #include <QOpenGLFunctions_3_3_Core>
 #include <QOpenGLShaderProgram>
 #include <QOpenGLVertexArrayObject>
 #include <QOpenGLWidget>
-#include <QElapsedTimer>
 #include <QTimer>
 
 #include <memory>
@@ -37,9 +37,9 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   void nextLook();
   void setSupportsHidden(bool hidden);
   void setHandlesShown(bool shown, bool ofParts);  // of a chosen zone always, of parts only when asked
-  void cutAwayHere();          // through the place under the pointer, facing the eye
-  void showSelectedAlone();    // or all parts again
-  void lookFromAbove();        // straight down on the shown layer, as large as it fits
+  void cutAwayHere();                              // through the place under the pointer, facing the eye
+  void showSelectedAlone();                        // or all parts again
+  void lookFromAbove();                            // straight down on the shown layer, as large as it fits
   void turnBy(double yaw, double pitch);
   void turnToNextStraight(int yawSteps, int pitchSteps);
   Camera& camera() { return camera_; }
@@ -49,7 +49,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
  Q_SIGNALS:
   // What the pointer is over, in words; empty over nothing.
   void pointedAt(const QString& words);
-  void sitePicked(const SiteId& site);                   // by a click
+  void sitePicked(const SiteId& site);  // by a click
   void sitePointed(const std::optional<SiteId>& site);
 
  protected:
@@ -110,7 +110,8 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   bool isShown(const Owner& owner) const;
 
   // Tools, see scene_tools.cpp.
-  bool useTool(const QPointF& pixel, const std::optional<Hit>& hit, Qt::KeyboardModifiers modifiers);  // whether it did anything
+  bool useTool(const QPointF& pixel, const std::optional<Hit>& hit,
+               Qt::KeyboardModifiers modifiers);  // whether it did anything
   void dragTool(const QPointF& pixel, const std::optional<Hit>& hit);
   void endTool();
   void lay(const Hit& hit, bool begins);
@@ -129,7 +130,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   Session& session_;
   Camera camera_;
   std::vector<Handle> handles_;
-  QWidget* overlay_;           // words and figures over the scene
+  QWidget* overlay_;  // words and figures over the scene
   LayerSwitches* switches_;
   std::vector<std::pair<double, int>> stackEnds_;  // as in StackedRibbons
   std::shared_ptr<const TrialPrint> stackOf_;
@@ -137,11 +138,13 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   std::optional<Vec3> wentTo_;  // a place that was gone to, until the next click
   QTimer pieceTimer_;
   QElapsedTimer sinceTaken_;
-  QMatrix4x4 overlaidFor_;     // the view they were drawn for
+  QMatrix4x4 overlaidFor_;  // the view they were drawn for
   std::unique_ptr<QOpenGLShaderProgram> surface_, line_;
-  Buffer parts_, marks_, supports_, plate_, sheet_, ribbons_, ball_, ghost_, defects_, handleBuffer_, clean_, choices_, lit_, zones_, decisions_, starts_, piece_, travels_, arrows_, stack_;
+  Buffer parts_, marks_, supports_, plate_, sheet_, ribbons_, ball_, ghost_, defects_, handleBuffer_, clean_, choices_,
+      lit_, zones_, decisions_, starts_, piece_, travels_, arrows_, stack_;
   std::vector<int> partEnds_;  // in parts_, after each part
-  bool defectsStale_ = true, handlesShown_ = false, partHandles_ = false, partsStale_ = true, marksStale_ = true, supportsStale_ = true, plateStale_ = true, ribbonsStale_ = true;
+  bool defectsStale_ = true, handlesShown_ = false, partHandles_ = false, partsStale_ = true, marksStale_ = true,
+       supportsStale_ = true, plateStale_ = true, ribbonsStale_ = true;
   ProjectPtr drawn_;
   std::vector<MeshTreePtr> trees_;  // kept so that strokes find them made
   std::vector<NeighboursPtr> neighbours_;

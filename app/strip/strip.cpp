@@ -23,9 +23,12 @@ Strip::Strip(Session& session, QWidget* parent) : QFrame(parent), session_(sessi
   setObjectName("strip");
   setMinimumWidth(96);
   setMaximumWidth(260);
-  setToolTip(tr("The print stood upright. Areas of part and support at every height; diamonds where something begins in mid-air, filled where it is bare; "
-                "small tips where support takes hold; rose where it leans; a dashed line for how far it gives way. Drag the handles to show some "
-                "layers only; the wheel steps one layer, with Shift ten."));
+  setToolTip(
+      tr("The print stood upright. Areas of part and support at every height; diamonds where something begins in "
+         "mid-air, filled where it is bare; "
+         "small tips where support takes hold; rose where it leans; a dashed line for how far it gives way. Drag the "
+         "handles to show some "
+         "layers only; the wheel steps one layer, with Shift ten."));
   connect(&session, &Session::shownChanged, this, [this] {
     measure();
     update();
@@ -35,7 +38,8 @@ Strip::Strip(Session& session, QWidget* parent) : QFrame(parent), session_(sessi
     measure();
     update();
   });
-  for (const auto signal : {&Session::chosenChanged, &Session::projectChanged}) connect(&session, signal, this, qOverload<>(&QWidget::update));
+  for (const auto signal : {&Session::chosenChanged, &Session::projectChanged})
+    connect(&session, signal, this, qOverload<>(&QWidget::update));
   playing_.setInterval(frame);
   connect(&playing_, &QTimer::timeout, this, &Strip::playOn);
 }
@@ -48,10 +52,14 @@ void Strip::measure() {
   const Shown& shown = session_.shown();
   if (session_.gcode()) {  // of a file: what lies at each height, as area of line
     const TrialPrint& trial = *session_.gcode()->trial;
-    for (std::size_t i = 0; i < trial.tops.size(); ++i) levels_.push_back({i > 0 ? trial.tops[i - 1] : 0, trial.tops[i], 0, 0});
+    for (std::size_t i = 0; i < trial.tops.size(); ++i)
+      levels_.push_back({i > 0 ? trial.tops[i - 1] : 0, trial.tops[i], 0, 0});
     for (const Stretch& s : trial.stretches) {
       const auto at = std::lower_bound(trial.tops.begin(), trial.tops.end(), static_cast<double>(s.to.z()) - 1e-4);
-      if (at != trial.tops.end()) (isPart(trial.said[s.said]) ? levels_[static_cast<std::size_t>(at - trial.tops.begin())].part : levels_[static_cast<std::size_t>(at - trial.tops.begin())].support) += s.length() * static_cast<double>(s.width);
+      if (at != trial.tops.end())
+        (isPart(trial.said[s.said]) ? levels_[static_cast<std::size_t>(at - trial.tops.begin())].part
+                                    : levels_[static_cast<std::size_t>(at - trial.tops.begin())].support) +=
+            s.length() * static_cast<double>(s.width);
     }
     for (const TrialStart& start : trial.starts) symbols_.push_back({start.at, true});
     for (const Level& level : levels_) widest_ = std::max(widest_, level.part + level.support);
@@ -66,7 +74,8 @@ void Strip::measure() {
   }
   for (const SupportLayer& layer : shown.build->support->layers) {
     const double middle = (layer.bottom + layer.top) / 2;
-    const auto at = std::find_if(levels_.begin(), levels_.end(), [&](const Level& level) { return middle < level.top; });
+    const auto at =
+        std::find_if(levels_.begin(), levels_.end(), [&](const Level& level) { return middle < level.top; });
     if (at == levels_.end()) continue;
     for (const PieceRegion& region : layer.regions) at->support += area(region.area);
   }
@@ -77,7 +86,9 @@ void Strip::measure() {
       levels_[i].held = levels_[i].held || part.stability->levels[i].held;
     }
     for (const FloatingStart& start : part.overhangs->starts) {
-      const bool bare = std::any_of(shown.build->findings.begin(), shown.build->findings.end(), [&](const Finding& f) { return f.code == "floating-start" && (f.at - start.at).norm() < 1e-6; });
+      const bool bare = std::any_of(shown.build->findings.begin(), shown.build->findings.end(), [&](const Finding& f) {
+        return f.code == "floating-start" && (f.at - start.at).norm() < 1e-6;
+      });
       symbols_.push_back({start.at, bare});
     }
   }
@@ -102,14 +113,18 @@ void Strip::measureLeans(const PartBuild& part) {
         low = std::min(low, static_cast<double>(part.placed->vertices[corner].z()));
         high = std::max(high, static_cast<double>(part.placed->vertices[corner].z()));
       }
-      for (auto level = std::lower_bound(levels_.begin(), levels_.end(), low, [](const Level& l, double z) { return l.top < z; }); level != levels_.end() && level->bottom <= high; ++level)
+      for (auto level =
+               std::lower_bound(levels_.begin(), levels_.end(), low, [](const Level&l, double z) { return l.top < z; });
+           level != levels_.end() && level->bottom <= high; ++level)
         level->lean = std::max(level->lean, lean);
     }
 }
 
 double Strip::top() const { return std::max(10.0, session_.height()); }
 
-double Strip::pixelOf(double z) const { return height() - marginBottom - z / top() * (height() - marginTop - marginBottom); }
+double Strip::pixelOf(double z) const {
+  return height() - marginBottom - z / top() * (height() - marginTop - marginBottom);
+}
 
 double Strip::heightAt(double pixel) const {
   return std::clamp((height() - marginBottom - pixel) / (height() - marginTop - marginBottom), 0.0, 1.0) * top();
@@ -139,7 +154,8 @@ void Strip::play() {
     session_.setDrawnShare(1);
     return playing_.stop();
   }
-  if (session_.range().second >= session_.height() - 1e-6) session_.setRange(session_.range().first, snapped(session_.range().first + 0.2));
+  if (session_.range().second >= session_.height() - 1e-6)
+    session_.setRange(session_.range().first, snapped(session_.range().first + 0.2));
   session_.setDrawnShare(0);
   playing_.start();
 }
@@ -186,7 +202,8 @@ std::optional<Vec3> Strip::placeAt(const QPointF& pixel) const {
   const Symbol* nearest = nullptr;
   double away = 8;
   for (const Symbol& symbol : symbols_)
-    if (const double distance = std::hypot(pixel.x() - symbolX, pixel.y() - pixelOf(symbol.at.z())); distance < away || (nearest && distance == away && symbol.bare && !nearest->bare)) {
+    if (const double distance = std::hypot(pixel.x() - symbolX, pixel.y() - pixelOf(symbol.at.z()));
+        distance < away || (nearest && distance == away && symbol.bare && !nearest->bare)) {
       away = distance;
       nearest = &symbol;
     }
@@ -196,20 +213,29 @@ std::optional<Vec3> Strip::placeAt(const QPointF& pixel) const {
 QString Strip::wordsAt(double z) const {
   const auto level = std::find_if(levels_.begin(), levels_.end(), [&](const Level& l) { return z < l.top; });
   if (level == levels_.end()) return {};
-  QString words = tr("%1 mm: part %2 mm², support %3 mm²").arg(level->top, 0, 'f', 2).arg(level->part, 0, 'f', 0).arg(level->support, 0, 'f', 0);
+  QString words = tr("%1 mm: part %2 mm², support %3 mm²")
+                      .arg(level->top, 0, 'f', 2)
+                      .arg(level->part, 0, 'f', 0)
+                      .arg(level->support, 0, 'f', 0);
   if (level->lean > 0) words += tr("\nworst lean %1°").arg(level->lean, 0, 'f', 0);
   if (level->give > 0.005) words += tr("\ngives way by %1 mm to 1 N").arg(level->give, 0, 'f', 2);
   if (level->held) words += tr("\nheld by support");
   if (level->lands) words += tr("\nsupport takes hold here");
-  const auto starts = std::count_if(symbols_.begin(), symbols_.end(), [&](const Symbol& s) { return s.at.z() >= level->bottom - 1e-6 && s.at.z() < level->top - 1e-6; });
-  if (starts > 0) words += starts == 1 ? tr("\na floating start: click to go there") : tr("\n%1 floating starts: click to go there").arg(starts);
+  const auto starts = std::count_if(symbols_.begin(), symbols_.end(), [&](const Symbol& s) {
+    return s.at.z() >= level->bottom - 1e-6 && s.at.z() < level->top - 1e-6;
+  });
+  if (starts > 0)
+    words += starts == 1 ? tr("\na floating start: click to go there")
+                         : tr("\n%1 floating starts: click to go there").arg(starts);
   return words;
 }
 
 bool Strip::event(QEvent* event) {
   if (event->type() != QEvent::ToolTip) return QFrame::event(event);
   const auto* help = static_cast<QHelpEvent*>(event);
-  const QString words = help->pos().y() > marginTop - 6 && help->pos().y() < height() - marginBottom ? wordsAt(heightAt(help->pos().y())) : QString();
+  const QString words = help->pos().y() > marginTop - 6 && help->pos().y() < height() - marginBottom
+                            ? wordsAt(heightAt(help->pos().y()))
+                            : QString();
   QToolTip::showText(help->globalPos(), words.isEmpty() ? toolTip() : words, this);
   return true;
 }
@@ -225,12 +251,14 @@ void Strip::mousePressEvent(QMouseEvent* event) {
     pressedSymbol_ = true;
     return session_.goTo(*place);
   }
-  if (const auto zone = zoneHeights(); zone && event->position().x() > width() - 34 && heightAt(y) > zone->first - 1 && heightAt(y) < zone->second + 1) {
+  if (const auto zone = zoneHeights();
+      zone && event->position().x() > width() - 34 && heightAt(y) > zone->first - 1 && heightAt(y) < zone->second + 1) {
     zoneFrom_ = heightAt(y) - (zone->first + zone->second) / 2;
     zoneMoved_ = false;
     return;
   }
-  draggingHigh_ = std::abs(y - pixelOf(std::min(session_.range().second, top()))) <= std::abs(y - pixelOf(session_.range().first));
+  draggingHigh_ =
+      std::abs(y - pixelOf(std::min(session_.range().second, top()))) <= std::abs(y - pixelOf(session_.range().first));
   mouseMoveEvent(event);
 }
 

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// The print stood upright: at every height the cross-section of part and support, the worst lean and how far the part gives way; where
-// marks and floating starts lie and supports take hold; and two handles that choose the shown heights.
+// The print stood upright: at every height the cross-section of part and support, the worst lean and how far the part
+// gives way; where marks and floating starts lie and supports take hold; and two handles that choose the shown heights.
 #pragma once
 
 #include "app/window/session.hpp"
@@ -14,7 +14,7 @@ class Strip : public QFrame {
   Q_OBJECT
  public:
   explicit Strip(Session& session, QWidget* parent = nullptr);
-  void play();          // draws the shown range as it would be printed, so many times as fast, or stops
+  void play();  // draws the shown range as it would be printed, so many times as fast, or stops
   void setHaste(double times) { haste_ = times; }
   void step(int layers);  // moves the upper handle
 
@@ -53,9 +53,9 @@ class Strip : public QFrame {
 
   struct Level {
     double bottom, top, part, support;  // mm, mm²
-    double lean = 0;   // degrees, the worst that hangs there
-    double give = 0;   // mm, the most
-    bool held = false, lands = false;  // support holds it there; support takes hold there
+    double lean = 0;                    // degrees, the worst that hangs there
+    double give = 0;                    // mm, the most
+    bool held = false, lands = false;   // support holds it there; support takes hold there
   };
   struct Symbol {
     Vec3 at;
@@ -64,7 +64,7 @@ class Strip : public QFrame {
   Session& session_;
   std::vector<Level> levels_;
   std::vector<Symbol> symbols_;
-  double widest_ = 1;  // mm²
+  double widest_ = 1;    // mm²
   double mostGive_ = 0;  // mm
   double haste_ = 60;
   bool draggingHigh_ = true, pressedSymbol_ = false;

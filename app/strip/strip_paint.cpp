@@ -89,7 +89,8 @@ void Strip::drawSymbols(QPainter& painter) {
     const double y = pixelOf(level.top);
     if (!level.lands || lastY - y < 7) continue;
     lastY = y;
-    painter.drawPolygon(QPolygonF({QPointF(chartLeft - 1, y), QPointF(chartLeft - 5, y + 6), QPointF(chartLeft + 3, y + 6)}));
+    painter.drawPolygon(
+        QPolygonF({QPointF(chartLeft - 1, y), QPointF(chartLeft - 5, y + 6), QPointF(chartLeft + 3, y + 6)}));
   }
   for (const bool bare : {false, true}) {  // a bunch of them is one symbol
     lastY = 1e9;
@@ -100,22 +101,28 @@ void Strip::drawSymbols(QPainter& painter) {
       if (symbol.bare != bare || std::abs(lastY - y) < 9) continue;
       lastY = y;
       const QPointF middle(symbolX, y);
-      painter.drawPolygon(QPolygonF({middle + QPointF(0, -5), middle + QPointF(5, 0), middle + QPointF(0, 5), middle + QPointF(-5, 0)}));
+      painter.drawPolygon(QPolygonF(
+          {middle + QPointF(0, -5), middle + QPointF(5, 0), middle + QPointF(0, 5), middle + QPointF(-5, 0)}));
     }
   }
 }
 
-// How far the nozzle pushes the part aside when it is so high, as a line from the chart's left; where support holds, a bar beside it.
+// How far the nozzle pushes the part aside when it is so high, as a line from the chart's left; where support holds, a
+// bar beside it.
 void Strip::drawGiving(QPainter& painter) {
   const double room = width() - chartLeft - chartRight;
   QPolygonF line;
-  for (const Level& level : levels_) line << QPointF(chartLeft + level.give / std::max(mostGive_, 1e-9) * room * 0.9, pixelOf(level.top));
+  for (const Level& level : levels_)
+    line << QPointF(chartLeft + level.give / std::max(mostGive_, 1e-9) * room * 0.9, pixelOf(level.top));
   painter.setBrush(Qt::NoBrush);
   painter.setPen(QPen(theme().ink, 1.2, Qt::DashLine));
   if (mostGive_ >= shownGive) painter.drawPolyline(line);
   painter.setPen(Qt::NoPen);
   for (const Level& level : levels_)
-    if (level.held) painter.fillRect(QRectF(chartLeft - 4, pixelOf(level.top), 3, std::max(1.5, pixelOf(level.bottom) - pixelOf(level.top))), theme().accent);
+    if (level.held)
+      painter.fillRect(
+          QRectF(chartLeft - 4, pixelOf(level.top), 3, std::max(1.5, pixelOf(level.bottom) - pixelOf(level.top))),
+          theme().accent);
 }
 
 // The chosen zone as a bracket that can be dragged.
@@ -125,7 +132,10 @@ void Strip::drawZone(QPainter& painter) {
   const Part& part = *session_.project()->parts[session_.selection().back()];
   const ZoneAs as = part.zones[session_.chosen().index].as;
   const double x = width() - 26, low = pixelOf(heights->first), high = pixelOf(heights->second);
-  painter.setPen(QPen(as == ZoneAs::enforce ? theme().enforce.darker(115) : as == ZoneAs::block ? theme().block : theme().quiet, 3));
+  painter.setPen(QPen(as == ZoneAs::enforce ? theme().enforce.darker(115)
+                      : as == ZoneAs::block ? theme().block
+                                            : theme().quiet,
+                      3));
   painter.drawLine(QPointF(x, low), QPointF(x, high));
   for (const double y : {low, high}) painter.drawLine(QPointF(x, y), QPointF(x - 7, y));
 }
@@ -145,7 +155,8 @@ void Strip::drawHandles(QPainter& painter) {
   std::size_t index = 0;
   while (index + 1 < tops.size() && tops[index] < high - 1e-6) ++index;
   painter.setPen(theme().accent);
-  painter.drawText(QRectF(4, 6, width() - 8, 16), Qt::AlignHCenter, tr("layer %1 · %2 mm").arg(index + 1).arg(tops[index], 0, 'f', 2));
+  painter.drawText(QRectF(4, 6, width() - 8, 16), Qt::AlignHCenter,
+                   tr("layer %1 · %2 mm").arg(index + 1).arg(tops[index], 0, 'f', 2));
 }
 
 }  // namespace trellis

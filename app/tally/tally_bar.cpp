@@ -116,7 +116,8 @@ TallyBar::TallyBar(Session& session, QWidget* parent) : QFrame(parent), session_
   findings_->setToolTip(tr("What the program noticed, with remedies: in Check."));
   for (QWidget* widget : std::initializer_list<QWidget*>{time_, bar_, filament_, money_}) line->addWidget(widget);
   line->addStretch(1);
-  for (QWidget* widget : std::initializer_list<QWidget*>{stage_, progress_, cancel_, pin_, findings_, open_}) line->addWidget(widget);
+  for (QWidget* widget : std::initializer_list<QWidget*>{stage_, progress_, cancel_, pin_, findings_, open_})
+    line->addWidget(widget);
   column->addLayout(line);
   connect(cancel_, &QPushButton::clicked, &session, &Session::cancelBuild);
   connect(pin_, &QPushButton::clicked, this, &TallyBar::pin);
@@ -137,7 +138,8 @@ void TallyBar::pin() {
   if (pinned_)
     pinned_.reset();
   else if (session_.shown().build)
-    pinned_ = Pinned{session_.shown().build->tally.seconds, grams(session_.shown().build->tally.whole(), session_.settings())};
+    pinned_ = Pinned{session_.shown().build->tally.seconds,
+                     grams(session_.shown().build->tally.whole(), session_.settings())};
   refresh();
 }
 
@@ -169,8 +171,11 @@ void TallyBar::refresh() {
   const double all = grams(tally.whole(), settings), seconds = tally.seconds;
   QString time = durationWords(seconds), filament;
   const Shares shares = sharesOf(tally);
-  filament = tr("%1 g = part %2 + support %3 + interface %4").arg(all, 0, 'f', 1).arg(grams(shares.part, settings), 0, 'f', 1)
-                 .arg(grams(shares.body, settings), 0, 'f', 1).arg(grams(shares.interface, settings), 0, 'f', 1);
+  filament = tr("%1 g = part %2 + support %3 + interface %4")
+                 .arg(all, 0, 'f', 1)
+                 .arg(grams(shares.part, settings), 0, 'f', 1)
+                 .arg(grams(shares.body, settings), 0, 'f', 1)
+                 .arg(grams(shares.interface, settings), 0, 'f', 1);
   if (const double rest = grams(shares.rest, settings); rest >= 0.05) filament += tr(" + rest %1").arg(rest, 0, 'f', 1);
   if (pinned_) {
     time += difference(seconds, pinned_->seconds, durationWords(std::abs(seconds - pinned_->seconds)));
@@ -179,10 +184,14 @@ void TallyBar::refresh() {
   time_->setText(time);
   filament_->setText(filament);
   money_->setText(tr("%1 in filament").arg(money(tally.whole(), settings), 0, 'f', 2));
-  const auto count = std::count_if(shown.build->findings.begin(), shown.build->findings.end(), [](const Finding& finding) { return !finding.accepted; });
-  const bool grave = count > 0 && !shown.build->findings.front().accepted && shown.build->findings.front().severity == Severity::problem;
+  const auto count = std::count_if(shown.build->findings.begin(), shown.build->findings.end(),
+                                   [](const Finding& finding) { return !finding.accepted; });
+  const bool grave = count > 0 && !shown.build->findings.front().accepted &&
+                     shown.build->findings.front().severity == Severity::problem;
   findings_->setVisible(true);
-  findings_->setText(count == 0 ? tr("no findings") : (grave ? "◆ " : "▲ ") + (count == 1 ? tr("1 finding") : tr("%1 findings").arg(count)));
+  findings_->setText(count == 0
+                         ? tr("no findings")
+                         : (grave ? "◆ " : "▲ ") + (count == 1 ? tr("1 finding") : tr("%1 findings").arg(count)));
   open_->setText(breakdown_->isVisible() ? "▾" : "▴");
   refreshBreakdown();
 }
@@ -192,17 +201,39 @@ void TallyBar::refreshBreakdown() {
   const Settings& settings = shown.project->settings;
   QString rows = "<table cellspacing='3'>";
   const auto row = [&](const QString& name, const Use& use) {
-    rows += QString("<tr><td>%1&nbsp;&nbsp;</td><td align='right'>&nbsp;%2 g&nbsp;</td><td align='right'>&nbsp;%3</td></tr>")
-                .arg(name).arg(grams(use, settings), 0, 'f', 2).arg(durationWords(use.seconds));
+    rows +=
+        QString(
+            "<tr><td>%1&nbsp;&nbsp;</td><td align='right'>&nbsp;%2 g&nbsp;</td><td align='right'>&nbsp;%3</td></tr>")
+            .arg(name)
+            .arg(grams(use, settings), 0, 'f', 2)
+            .arg(durationWords(use.seconds));
   };
-  static const char* names[featureCount] = {"outer walls", "inner walls", "walls that lean out", "skins", "skins over support", "infill", "bridges", "support body", "branches", "graded layers", "upper interface",
-                                             "lower interface", "holds", "feet", "bed", "skirt", "brim", "prime tower"};
+  static const char* names[featureCount] = {"outer walls",
+                                            "inner walls",
+                                            "walls that lean out",
+                                            "skins",
+                                            "skins over support",
+                                            "infill",
+                                            "bridges",
+                                            "support body",
+                                            "branches",
+                                            "graded layers",
+                                            "upper interface",
+                                            "lower interface",
+                                            "holds",
+                                            "feet",
+                                            "bed",
+                                            "skirt",
+                                            "brim",
+                                            "prime tower"};
   for (std::size_t i = 0; i < featureCount; ++i) {
     const Use& use = shown.build->tally.features[i];
     if (use.volume > 0) row(names[i], use);
   }
   const Tally& tally = shown.build->tally;
-  const auto timeOnly = [&](const QString& name, double seconds) { rows += QString("<tr><td>%1</td><td></td><td align='right'>%2</td></tr>").arg(name, durationWords(seconds)); };
+  const auto timeOnly = [&](const QString& name, double seconds) {
+    rows += QString("<tr><td>%1</td><td></td><td align='right'>%2</td></tr>").arg(name, durationWords(seconds));
+  };
   timeOnly(tr("travel"), tally.travelSeconds);
   if (tally.toolChanges > 0) timeOnly(tr("%1 tool changes").arg(tally.toolChanges), tally.toolSeconds);
   rows += "</table>";

@@ -13,10 +13,12 @@ namespace trellis {
 
 namespace {
 
-const Theme day{"#F4F1EA", "#FBF9F5", "#2C2A27", "#6B675F", "#DDD6C9", "#FBF9F5", "#DDD5C5", "#CBBBA8", "#F1CBD8",
-                "#A8154F", "#EFA31D", "#14545F", "#93A0CF", "#6F83BE", "#6A4688", "#A68CBF", "#D2451E", "#2F6F4F", "#8F9A6B", "#B08A57", "#3E7C9A"};
-const Theme night{"#262422", "#2E2C29", "#EDE8DF", "#ADA699", "#474339", "#34312D", "#4B473F", "#B7A691", "#E3A9BD",
-                  "#C7326E", "#EFA31D", "#3E8C99", "#93A0CF", "#6F83BE", "#A07FC0", "#C9B3DE", "#E4633E", "#74B98F", "#A3AF7C", "#C19B66", "#6BA3BF"};
+const Theme day{"#F4F1EA", "#FBF9F5", "#2C2A27", "#6B675F", "#DDD6C9", "#FBF9F5", "#DDD5C5",
+                "#CBBBA8", "#F1CBD8", "#A8154F", "#EFA31D", "#14545F", "#93A0CF", "#6F83BE",
+                "#6A4688", "#A68CBF", "#D2451E", "#2F6F4F", "#8F9A6B", "#B08A57", "#3E7C9A"};
+const Theme night{"#262422", "#2E2C29", "#EDE8DF", "#ADA699", "#474339", "#34312D", "#4B473F",
+                  "#B7A691", "#E3A9BD", "#C7326E", "#EFA31D", "#3E8C99", "#93A0CF", "#6F83BE",
+                  "#A07FC0", "#C9B3DE", "#E4633E", "#74B98F", "#A3AF7C", "#C19B66", "#6BA3BF"};
 const Theme* current = &day;
 
 // The palette the desktop gave the application before we change it tells whether it prefers dark.
@@ -53,7 +55,8 @@ QString styleSheet(const Theme& t) {
     QScrollArea > QWidget > QWidget { background: %2; }
     QProgressBar { border: 1px solid %5; border-radius: 3px; background: %1; max-height: 10px; }
     QProgressBar::chunk { background: %6; }
-  )").arg(t.paper.name(), t.panel.name(), t.ink.name(), t.quiet.name(), t.rule.name(), t.accent.name());
+  )")
+      .arg(t.paper.name(), t.panel.name(), t.ink.name(), t.quiet.name(), t.rule.name(), t.accent.name());
 }
 
 }  // namespace
@@ -71,10 +74,18 @@ void installTheme(QApplication& app) {
   app.setFont(font);
   const Theme& t = theme();
   QPalette palette;
-  for (const auto& [role, colour] : {std::pair{QPalette::Window, t.panel}, {QPalette::WindowText, t.ink}, {QPalette::Base, t.paper},
-                                     {QPalette::AlternateBase, t.panel}, {QPalette::Text, t.ink}, {QPalette::Button, t.paper},
-                                     {QPalette::ButtonText, t.ink}, {QPalette::Highlight, t.accent}, {QPalette::HighlightedText, t.panel},
-                                     {QPalette::ToolTipBase, t.panel}, {QPalette::ToolTipText, t.ink}, {QPalette::PlaceholderText, t.quiet}})
+  for (const auto& [role, colour] : {std::pair{QPalette::Window, t.panel},
+                                     {QPalette::WindowText, t.ink},
+                                     {QPalette::Base, t.paper},
+                                     {QPalette::AlternateBase, t.panel},
+                                     {QPalette::Text, t.ink},
+                                     {QPalette::Button, t.paper},
+                                     {QPalette::ButtonText, t.ink},
+                                     {QPalette::Highlight, t.accent},
+                                     {QPalette::HighlightedText, t.panel},
+                                     {QPalette::ToolTipBase, t.panel},
+                                     {QPalette::ToolTipText, t.ink},
+                                     {QPalette::PlaceholderText, t.quiet}})
     palette.setColor(role, colour);
   for (const QPalette::ColorRole role : {QPalette::WindowText, QPalette::Text, QPalette::ButtonText})
     palette.setColor(QPalette::Disabled, role, t.quiet);

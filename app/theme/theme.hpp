@@ -9,13 +9,13 @@ class QApplication;
 namespace trellis {
 
 struct Theme {
-  QColor paper, panel, ink, quiet, rule;   // quiet: secondary text; rule: lines between things
-  QColor sheet, grid;                      // the plate and its ruling
-  QColor part, hangingLow, hangingHigh;    // the rose runs from low at the free lean to high at 90°
+  QColor paper, panel, ink, quiet, rule;  // quiet: secondary text; rule: lines between things
+  QColor sheet, grid;                     // the plate and its ruling
+  QColor part, hangingLow, hangingHigh;   // the rose runs from low at the free lean to high at 90°
   QColor enforce, block;
   QColor body, branch, interface, interfaceLower;
   QColor floating, accent;
-  QColor infill, skin, bridge;             // further kinds of line in the layer view
+  QColor infill, skin, bridge;  // further kinds of line in the layer view
 };
 
 // The theme in force; day until installTheme has seen the desktop's setting.

@@ -46,7 +46,8 @@ DecisionList::DecisionList(Session& session, QWidget* parent) : QWidget(parent),
   refresh();
 }
 
-DecisionList::Triple DecisionList::addTriple(QGridLayout* grid, int row, const QString& name, const QString& unit, double low, double high) {
+DecisionList::Triple DecisionList::addTriple(QGridLayout* grid, int row, const QString& name, const QString& unit,
+                                             double low, double high) {
   grid->addWidget(new QLabel(name), row, 0);
   Triple boxes{};
   for (int axis = 0; axis < 3; ++axis) {
@@ -77,14 +78,17 @@ QWidget* DecisionList::zoneFigures() {
     for (QDoubleSpinBox* box : *triple)
       connect(box, &QDoubleSpinBox::valueChanged, this, [this] {
         changeZone([this](ChangeZone& change) {
-          const auto read = [](const Triple& boxes) { return Vec3(boxes[0]->value(), boxes[1]->value(), boxes[2]->value()); };
+          const auto read = [](const Triple& boxes) {
+            return Vec3(boxes[0]->value(), boxes[1]->value(), boxes[2]->value());
+          };
           change.figures = ZoneFigures{read(centre_), read(size_), read(turn_)};
         });
       });
   as_ = new QComboBox;
   as_->addItems({tr("enforces"), tr("blocks"), tr("keeps clear")});
   grid->addWidget(as_, 3, 0, 1, 2);
-  connect(as_, &QComboBox::activated, this, [this](int i) { changeZone([i](ChangeZone& change) { change.as = static_cast<ZoneAs>(i); }); });
+  connect(as_, &QComboBox::activated, this,
+          [this](int i) { changeZone([i](ChangeZone& change) { change.as = static_cast<ZoneAs>(i); }); });
   lean_ = new QDoubleSpinBox;
   lean_->setRange(0, 89);
   lean_->setDecimals(0);
@@ -93,11 +97,14 @@ QWidget* DecisionList::zoneFigures() {
   lean_->setKeyboardTracking(false);
   lean_->setToolTip(tr("An enforcing zone asks for support under what leans more than this."));
   grid->addWidget(lean_, 3, 2);
-  connect(lean_, &QDoubleSpinBox::valueChanged, this, [this](double value) { changeZone([value](ChangeZone& change) { change.lean = value; }); });
+  connect(lean_, &QDoubleSpinBox::valueChanged, this,
+          [this](double value) { changeZone([value](ChangeZone& change) { change.lean = value; }); });
   auto* copy = new QPushButton(tr("Copy"));
   copy->setObjectName("copyZone");
   grid->addWidget(copy, 3, 3);
-  connect(copy, &QPushButton::clicked, this, [this] { session_.perform(CopyZone{session_.selection().back(), session_.chosen().index}); });
+  connect(copy, &QPushButton::clicked, this, [this] {
+    session_.perform(CopyZone{session_.selection().back(), session_.chosen().index});
+  });
   return widget;
 }
 
@@ -119,7 +126,9 @@ QWidget* DecisionList::propFigures() {
   return widget;
 }
 
-const Part* DecisionList::part() const { return session_.selection().empty() ? nullptr : session_.project()->parts[session_.selection().back()].get(); }
+const Part* DecisionList::part() const {
+  return session_.selection().empty() ? nullptr : session_.project()->parts[session_.selection().back()].get();
+}
 
 void DecisionList::changeZone(const std::function<void(ChangeZone&)>& how) {
   if (refreshing_ || session_.chosen().kind != Chosen::zone) return;
@@ -134,11 +143,15 @@ void DecisionList::refresh() {
   if (const Part* now = part()) {
     static const char* shapes[] = {"box", "cylinder", "ball", "slab", "mesh"};
     for (std::size_t z = 0; z < now->zones.size(); ++z)
-      list_->addItem(new QListWidgetItem(iconOf(now->zones[z].as), tr("zone %1 · %2").arg(z + 1).arg(tr(shapes[static_cast<std::size_t>(now->zones[z].shape)]))));
+      list_->addItem(new QListWidgetItem(
+          iconOf(now->zones[z].as),
+          tr("zone %1 · %2").arg(z + 1).arg(tr(shapes[static_cast<std::size_t>(now->zones[z].shape)]))));
     for (std::size_t k = 0; k < now->props.size(); ++k)
-      list_->addItem(new QListWidgetItem(iconOf(Tool::prop), tr("prop %1 · %2 mm").arg(k + 1).arg(now->props[k].width, 0, 'f', 1)));
+      list_->addItem(new QListWidgetItem(iconOf(Tool::prop),
+                                         tr("prop %1 · %2 mm").arg(k + 1).arg(now->props[k].width, 0, 'f', 1)));
     const Chosen chosen = session_.chosen();
-    if (chosen.kind != Chosen::nothing) list_->setCurrentRow(static_cast<int>(chosen.index + (chosen.kind == Chosen::prop ? now->zones.size() : 0)));
+    if (chosen.kind != Chosen::nothing)
+      list_->setCurrentRow(static_cast<int>(chosen.index + (chosen.kind == Chosen::prop ? now->zones.size() : 0)));
   }
   refreshing_ = false;
   refreshFigures();
@@ -151,7 +164,8 @@ void DecisionList::refreshFigures() {
   list_->setVisible(now && !(now->zones.empty() && now->props.empty()));
   zone_->setVisible(chosen.kind == Chosen::zone);
   prop_->setVisible(chosen.kind == Chosen::prop);
-  const bool causes = chosen.kind == Chosen::prop || (chosen.kind == Chosen::zone && now->zones[chosen.index].as == ZoneAs::enforce);
+  const bool causes =
+      chosen.kind == Chosen::prop || (chosen.kind == Chosen::zone && now->zones[chosen.index].as == ZoneAs::enforce);
   local_->setVisible(causes);
   price_->setVisible(causes || !list_->isVisibleTo(this));
   price_->setText(tr("None yet."));
@@ -178,8 +192,11 @@ void DecisionList::refreshFigures() {
     local_->show(own, session_.settingsInHand());
     const Shown& shown = session_.shown();
     if (shown.build && !session_.isStale()) {
-      const Price price = priceOf(*shown.build, {chosen.kind == Chosen::zone ? CauseKind::zone : CauseKind::prop, session_.selection().back(), chosen.index});
-      price_->setText(tr("Its own support: %1 g, %2 min").arg(grams(price.use, session_.settings()), 0, 'f', 2).arg(price.use.seconds / 60, 0, 'f', 1));
+      const Price price = priceOf(*shown.build, {chosen.kind == Chosen::zone ? CauseKind::zone : CauseKind::prop,
+                                                 session_.selection().back(), chosen.index});
+      price_->setText(tr("Its own support: %1 g, %2 min")
+                          .arg(grams(price.use, session_.settings()), 0, 'f', 2)
+                          .arg(price.use.seconds / 60, 0, 'f', 1));
     } else {
       price_->setText(tr("Its own support: …"));
     }

@@ -11,7 +11,8 @@
 
 namespace trellis {
 
-DensityEditor::DensityEditor(Session& session, const std::string& spacingKey, QWidget* parent) : QWidget(parent), session_(session), key_(spacingKey) {
+DensityEditor::DensityEditor(Session& session, const std::string& spacingKey, QWidget* parent)
+    : QWidget(parent), session_(session), key_(spacingKey) {
   setObjectName(QString::fromStdString("density." + spacingKey));
   auto* line = new QHBoxLayout(this);
   line->setContentsMargins(0, 0, 28, 0);  // in line with the settings, which have a reset beside them
@@ -27,7 +28,8 @@ DensityEditor::DensityEditor(Session& session, const std::string& spacingKey, QW
   box_->setToolTip(tr("Line width over line width and spacing. Changing it changes the spacing."));
   line->addWidget(box_);
   connect(box_, &QDoubleSpinBox::valueChanged, this, [this](double density) {
-    const double spacing = std::round(spacingOf(session_.settingsEdited().number("line.width"), density / 100) * 1e4) / 1e4;
+    const double spacing =
+        std::round(spacingOf(session_.settingsEdited().number("line.width"), density / 100) * 1e4) / 1e4;
     session_.perform(ChangeSetting{key_, spacing, session_.editedPart()});
   });
   connect(&session, &Session::projectChanged, this, &DensityEditor::refresh);

@@ -15,8 +15,8 @@ namespace trellis {
 
 namespace {
 
-constexpr int pictureSize = 56;      // pixels
-constexpr double pictureAcross = 24; // mm
+constexpr int pictureSize = 56;       // pixels
+constexpr double pictureAcross = 24;  // mm
 
 // A symbol besides the colour, so that it survives grey print.
 QString symbolOf(const Finding& finding) {
@@ -26,7 +26,9 @@ QString symbolOf(const Finding& finding) {
 
 QColor colourOf(const Finding& finding) {
   if (finding.accepted) return theme().quiet;
-  return finding.severity == Severity::problem ? theme().floating : finding.severity == Severity::warning ? theme().ink : theme().quiet;
+  return finding.severity == Severity::problem   ? theme().floating
+         : finding.severity == Severity::warning ? theme().ink
+                                                 : theme().quiet;
 }
 
 }  // namespace
@@ -48,7 +50,8 @@ void FindingList::refresh() {
   const Shown& shown = session_.shown();
   const std::size_t count = shown.build ? shown.build->findings.size() : 0;
   if (count == 0) {
-    auto* none = new QLabel(shown.build ? tr("Nothing was noticed that needs a decision.") : tr("Nothing is built yet."));
+    auto* none =
+        new QLabel(shown.build ? tr("Nothing was noticed that needs a decision.") : tr("Nothing is built yet."));
     none->setObjectName("quiet");
     none->setWordWrap(true);
     column_->addWidget(none);
@@ -72,14 +75,17 @@ QWidget* FindingList::cardOf(std::size_t number) {
   picture->setIconSize({pictureSize, pictureSize});
   picture->setFixedSize(pictureSize + 4, pictureSize + 4);
   picture->setStyleSheet("padding: 0;");
-  picture->setToolTip(tr("Go there: the layer at %1 mm, from above, %2 mm across.").arg(finding.at.z(), 0, 'f', 2).arg(pictureAcross));
+  picture->setToolTip(
+      tr("Go there: the layer at %1 mm, from above, %2 mm across.").arg(finding.at.z(), 0, 'f', 2).arg(pictureAcross));
   connect(picture, &QToolButton::clicked, this, [this, at = finding.at] { session_.goTo(at); });
   upper->addWidget(picture, 0, Qt::AlignTop);
-  auto* words = new QLabel(QString("<span style='color:%1'>%2</span> %3%4")
-                               .arg(colourOf(finding).name(), symbolOf(finding), QString::fromStdString(finding.message).toHtmlEscaped(),
-                                    finding.accepted && !finding.accepted->empty() ? tr("<br><i>Accepted: %1</i>").arg(QString::fromStdString(*finding.accepted).toHtmlEscaped())
-                                    : finding.accepted                             ? tr("<br><i>Accepted.</i>")
-                                                                                   : QString()));
+  auto* words = new QLabel(
+      QString("<span style='color:%1'>%2</span> %3%4")
+          .arg(colourOf(finding).name(), symbolOf(finding), QString::fromStdString(finding.message).toHtmlEscaped(),
+               finding.accepted && !finding.accepted->empty()
+                   ? tr("<br><i>Accepted: %1</i>").arg(QString::fromStdString(*finding.accepted).toHtmlEscaped())
+               : finding.accepted ? tr("<br><i>Accepted.</i>")
+                                  : QString()));
   words->setObjectName(finding.accepted ? "quiet" : "words");
   words->setTextFormat(Qt::RichText);
   words->setWordWrap(true);
@@ -131,7 +137,8 @@ QWidget* FindingList::remediesOf(std::size_t number) {
 }
 
 void FindingList::accept(const Finding& finding, const QString& note, bool accepted) {
-  if (!session_.isStale()) session_.perform(AcceptFinding{finding.part, finding.code, finding.at, note.toStdString(), accepted});
+  if (!session_.isStale())
+    session_.perform(AcceptFinding{finding.part, finding.code, finding.at, note.toStdString(), accepted});
 }
 
 }  // namespace trellis

@@ -13,25 +13,32 @@ namespace trellis {
 
 namespace {
 
-constexpr double above = 2;     // layers of part drawn over the gap
+constexpr double above = 2;  // layers of part drawn over the gap
 constexpr double bodyLayers = 4;
 constexpr double belowPart = 1.6;  // layers of part drawn under the support
-constexpr double wordRoom = 26; // pixels of part over and under the support
-constexpr double footer = 20;   // pixels for the words under it
-constexpr double planSide = 84; // pixels of each look from above
+constexpr double wordRoom = 26;    // pixels of part over and under the support
+constexpr double footer = 20;      // pixels for the words under it
+constexpr double planSide = 84;    // pixels of each look from above
 
-// A cross-section from the part over the support down to what it stands on: on the left the part, on the right the plate
-// or the bed.
+// A cross-section from the part over the support down to what it stands on: on the left the part, on the right the
+// plate or the bed.
 class Section {
  public:
   Section(QPainter& painter, const Settings& settings, const QRectF& frame)
-      : painter_(painter), support_(supportRules(settings)), paths_(supportPathRules(settings)), adhesion_(adhesionRules(settings)),
-        layer_(settings.number("layer.height")), frame_(frame) {
+      : painter_(painter),
+        support_(supportRules(settings)),
+        paths_(supportPathRules(settings)),
+        adhesion_(adhesionRules(settings)),
+        layer_(settings.number("layer.height")),
+        frame_(frame) {
     const double wide = support_.gapBeside + 3.2 * (paths_.bodySpacing + paths_.lineWidth);
-    const double deep = above * layer_ + bodyTop() + layer_ * (bodyLayers + support_.lowerLayers + belowPart) + support_.gapBelow;
+    const double deep =
+        above * layer_ + bodyTop() + layer_ * (bodyLayers + support_.lowerLayers + belowPart) + support_.gapBelow;
     perMm_ = std::clamp(std::min((frame.width() - 22) / wide, frame.height() / deep), 6.0, 70.0);
     origin_ = {frame.left() + 22, frame.top() + std::max(wordRoom, above * layer_ * perMm_)};
-    foot_ = (frame.bottom() - origin_.y() - std::max(wordRoom, perMm_ * (adhesion_.bedLayers * layer_ + adhesion_.bedGap))) / perMm_;
+    foot_ = (frame.bottom() - origin_.y() -
+             std::max(wordRoom, perMm_ * (adhesion_.bedLayers * layer_ + adhesion_.bedGap))) /
+            perMm_;
   }
 
   void draw() {
@@ -40,16 +47,19 @@ class Section {
     painter_.setPen(Qt::NoPen);
     painter_.setBrush(t.part);
     const double right = (frame_.right() - origin_.x()) / perMm_;
-    painter_.drawRect(box(0, -frame_.height(), right, frame_.height()));                                    // the ceiling
+    painter_.drawRect(box(0, -frame_.height(), right, frame_.height()));  // the ceiling
     painter_.drawRect(QRectF(frame_.left(), frame_.top(), origin_.x() - frame_.left(), frame_.height()));  // the wall
-    painter_.drawRect(box(0, foot_, middle(), frame_.height()));                                           // what a support stands on
+    painter_.drawRect(box(0, foot_, middle(), frame_.height()));  // what a support stands on
     painter_.setPen(QPen(t.part.darker(112), 1));
     for (double z = -layer_ * std::floor(wordRoom / (layer_ * perMm_) + above); z < foot_; z += layer_) {
       const double y = origin_.y() + z * perMm_;
       painter_.drawLine(QPointF(frame_.left(), y), QPointF(z < 0 ? frame_.right() : origin_.x(), y));
     }
-    for (int k = 0; k < support_.interfaceLayers; ++k) beads(support_.gapAbove + k * layer_, support_.gapBeside, right, paths_.interfaceSpacing, t.interface);
-    for (int k = 0; k < support_.gradedLayers; ++k) beads(support_.gapAbove + (support_.interfaceLayers + k) * layer_, support_.gapBeside, right, paths_.gradedSpacing, t.body.darker(118));
+    for (int k = 0; k < support_.interfaceLayers; ++k)
+      beads(support_.gapAbove + k * layer_, support_.gapBeside, right, paths_.interfaceSpacing, t.interface);
+    for (int k = 0; k < support_.gradedLayers; ++k)
+      beads(support_.gapAbove + (support_.interfaceLayers + k) * layer_, support_.gapBeside, right,
+            paths_.gradedSpacing, t.body.darker(118));
     drawBody(right);
     drawFooting(right);
     drawDimensions();
@@ -75,35 +85,47 @@ class Section {
     for (double x = left; x < right; x += paths_.lineWidth + spacing) bead(x, top, paths_.lineWidth);
   }
 
-    void drawBody(double right) {
+  void drawBody(double right) {
     const double end = foot_ - support_.gapBelow - layer_ * support_.lowerLayers;
-    for (double top = bodyTop(); top < end - 0.3 * layer_; top += layer_) beads(top, support_.gapBeside, middle(), paths_.bodySpacing, theme().body);
+    for (double top = bodyTop(); top < end - 0.3 * layer_; top += layer_)
+      beads(top, support_.gapBeside, middle(), paths_.bodySpacing, theme().body);
     const double plate = foot_;
     int k = 0;
     for (double top = plate - layer_; top > bodyTop() - 0.7 * layer_; top -= layer_, ++k) {
-      const double spread = k < support_.footLayers ? support_.footSpread * (1 - static_cast<double>(k) / support_.footLayers) : 0;
+      const double spread =
+          k < support_.footLayers ? support_.footSpread * (1 - static_cast<double>(k) / support_.footLayers) : 0;
       double x = support_.gapBeside;
       while (x < middle() + support_.gapBeside - spread) x += paths_.lineWidth + paths_.bodySpacing;
-      if (spread > 0) beads(top, x - spread, right, paths_.bodySpacing / 2, theme().body.darker(112));
-      else beads(top, x, right, paths_.bodySpacing, theme().body);
+      if (spread > 0)
+        beads(top, x - spread, right, paths_.bodySpacing / 2, theme().body.darker(112));
+      else
+        beads(top, x, right, paths_.bodySpacing, theme().body);
     }
   }
 
   void drawFooting(double right) {
     for (int k = 0; k < support_.lowerLayers; ++k)
-      beads(foot_ - support_.gapBelow - layer_ * (k + 1), support_.gapBeside, middle(), paths_.lowerSpacing, theme().interfaceLower);
+      beads(foot_ - support_.gapBelow - layer_ * (k + 1), support_.gapBeside, middle(), paths_.lowerSpacing,
+            theme().interfaceLower);
     painter_.setPen(Qt::NoPen);
     if (adhesion_.bedLayers > 0) {
-      for (int k = 0; k < adhesion_.bedLayers; ++k) beads(foot_ + adhesion_.bedGap + k * layer_, middle() + 0.2, right, 0, theme().body.darker(125));
+      for (int k = 0; k < adhesion_.bedLayers; ++k)
+        beads(foot_ + adhesion_.bedGap + k * layer_, middle() + 0.2, right, 0, theme().body.darker(125));
       return;
     }
     painter_.setPen(QPen(theme().ink, 1.5));
-    painter_.drawLine(box(middle() + 0.2, foot_, 0, 0).topLeft(), QPointF(frame_.right(), origin_.y() + foot_ * perMm_));
+    painter_.drawLine(box(middle() + 0.2, foot_, 0, 0).topLeft(),
+                      QPointF(frame_.right(), origin_.y() + foot_ * perMm_));
   }
 
   void label(const QPointF& at, const QString& words, Qt::Alignment align = Qt::AlignLeft) {
-    const QRectF room = QRectF(at.x() - (align & Qt::AlignRight ? 170 : align & Qt::AlignHCenter ? 85 : 0), at.y() - 8, 170, 16);
-    const QRectF text = painter_.fontMetrics().boundingRect(room.toRect(), static_cast<int>(align | Qt::AlignVCenter), words).adjusted(-3, 0, 3, 0);
+    const QRectF room = QRectF(at.x() - (align & Qt::AlignRight     ? 170
+                                         : align & Qt::AlignHCenter ? 85
+                                                                    : 0),
+                               at.y() - 8, 170, 16);
+    const QRectF text = painter_.fontMetrics()
+                            .boundingRect(room.toRect(), static_cast<int>(align | Qt::AlignVCenter), words)
+                            .adjusted(-3, 0, 3, 0);
     QColor card = theme().panel;
     card.setAlpha(225);
     painter_.setPen(Qt::NoPen);
@@ -122,17 +144,24 @@ class Section {
   void drawDimensions() {
     const double top = origin_.y(), beside = support_.gapBeside * perMm_;
     upright(frame_.right() - 12, top, top + support_.gapAbove * perMm_);
-    label({frame_.right() - 22, top - 12}, QObject::tr("above %1 mm").arg(support_.gapAbove, 0, 'f', 2), Qt::AlignRight);
+    label({frame_.right() - 22, top - 12}, QObject::tr("above %1 mm").arg(support_.gapAbove, 0, 'f', 2),
+          Qt::AlignRight);
     const double under = top + foot_ * perMm_;
     upright(origin_.x() + middle() * perMm_ - 12, under - support_.gapBelow * perMm_, under);
-    label({origin_.x() + middle() * perMm_ - 22, under + 10}, QObject::tr("below %1 mm").arg(support_.gapBelow, 0, 'f', 2), Qt::AlignRight);
+    label({origin_.x() + middle() * perMm_ - 22, under + 10},
+          QObject::tr("below %1 mm").arg(support_.gapBelow, 0, 'f', 2), Qt::AlignRight);
     const double y = top + (bodyTop() + layer_ * 1.5) * perMm_;
     painter_.setPen(QPen(theme().accent, 1.5));
     painter_.drawLine(QPointF(origin_.x(), y), QPointF(origin_.x() + beside, y));
-    for (const double end : {0.0, beside}) painter_.drawLine(QPointF(origin_.x() + end, y - 5), QPointF(origin_.x() + end, y + 5));
+    for (const double end : {0.0, beside})
+      painter_.drawLine(QPointF(origin_.x() + end, y - 5), QPointF(origin_.x() + end, y + 5));
     label({origin_.x() + beside + 6, y}, QObject::tr("beside %1 mm").arg(support_.gapBeside, 0, 'f', 2));
-    if (adhesion_.bedLayers > 0) label({frame_.right() - 6, under + 10}, QObject::tr("bed, gap %1 mm").arg(adhesion_.bedGap, 0, 'f', 2), Qt::AlignRight);
-    else if (support_.footLayers > 0) label({frame_.right() - 6, under + 10}, QObject::tr("foot %1 mm").arg(support_.footSpread, 0, 'f', 1), Qt::AlignRight);
+    if (adhesion_.bedLayers > 0)
+      label({frame_.right() - 6, under + 10}, QObject::tr("bed, gap %1 mm").arg(adhesion_.bedGap, 0, 'f', 2),
+            Qt::AlignRight);
+    else if (support_.footLayers > 0)
+      label({frame_.right() - 6, under + 10}, QObject::tr("foot %1 mm").arg(support_.footSpread, 0, 'f', 1),
+            Qt::AlignRight);
   }
 
   QPainter& painter_;
@@ -145,7 +174,8 @@ class Section {
 };
 
 // The lines of one use from above, as they would be printed in a square of so many millimetres.
-void drawPlan(QPainter& painter, const Settings& settings, RegionKind kind, const QColor& colour, const QRectF& frame, const QString& words) {
+void drawPlan(QPainter& painter, const Settings& settings, RegionKind kind, const QColor& colour, const QRectF& frame,
+              const QString& words) {
   constexpr double side = 12;  // mm
   const double perMm = frame.width() / side;
   const PieceRegion region{0, kind, 0, rectangle({Vec2(0, 0), Vec2(side, side)})};
@@ -156,13 +186,15 @@ void drawPlan(QPainter& painter, const Settings& settings, RegionKind kind, cons
   for (const std::vector<Path>& stage : regionPaths(region, 0, supportPathRules(settings)))
     for (const Path& path : stage) {
       QPolygonF line;
-      for (const Point& p : path.points) line << QPointF(frame.left() + toMm(p).x() * perMm, frame.bottom() - toMm(p).y() * perMm);
+      for (const Point& p : path.points)
+        line << QPointF(frame.left() + toMm(p).x() * perMm, frame.bottom() - toMm(p).y() * perMm);
       if (path.closed) line << line.front();
       painter.setPen(QPen(colour, path.width * perMm * 0.9, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
       painter.drawPolyline(line);
     }
   painter.setPen(theme().quiet);
-  painter.drawText(QRectF(frame.left() - 6, frame.bottom() + 1, frame.width() + 12, 16), Qt::AlignHCenter | Qt::AlignVCenter, words);
+  painter.drawText(QRectF(frame.left() - 6, frame.bottom() + 1, frame.width() + 12, 16),
+                   Qt::AlignHCenter | Qt::AlignVCenter, words);
 }
 
 }  // namespace
@@ -179,7 +211,7 @@ void GapDrawing::paintEvent(QPaintEvent*) {
   QFont small = font();
   small.setPixelSize(11);
   painter.setFont(small);
-const Settings settings = session_.settingsEdited();
+  const Settings settings = session_.settingsEdited();
   const QRectF all = rect();
   Section(painter, settings, QRectF(0, 0, all.width(), all.height() - planSide - 2 * footer)).draw();
   const double top = all.height() - planSide - footer + 2, apart = (all.width() - 3 * planSide) / 4;
@@ -187,11 +219,15 @@ const Settings settings = session_.settingsEdited();
     drawPlan(painter, settings, kind, colour, {apart + column * (planSide + apart), top, planSide, planSide}, words);
   };
   plan(0, RegionKind::interfaceUpper, theme().interface, tr("interface"));
-  if (settings.whole("support.graded.layers") > 0) plan(1, RegionKind::graded, theme().body.darker(118), tr("graded"));
-  else plan(1, RegionKind::interfaceLower, theme().interfaceLower, tr("lower interface"));
+  if (settings.whole("support.graded.layers") > 0)
+    plan(1, RegionKind::graded, theme().body.darker(118), tr("graded"));
+  else
+    plan(1, RegionKind::interfaceLower, theme().interfaceLower, tr("lower interface"));
   plan(2, RegionKind::body, theme().body, tr("body"));
   painter.setPen(theme().quiet);
-  painter.drawText(QRectF(0, top - footer, all.width() - 4, 16), Qt::AlignRight | Qt::AlignVCenter, tr("to scale, layers %1 mm; below from above, 12 mm").arg(settings.number("layer.height"), 0, 'f', 2));
+  painter.drawText(
+      QRectF(0, top - footer, all.width() - 4, 16), Qt::AlignRight | Qt::AlignVCenter,
+      tr("to scale, layers %1 mm; below from above, 12 mm").arg(settings.number("layer.height"), 0, 'f', 2));
 }
 
 }  // namespace trellis

@@ -33,7 +33,8 @@ double LeanWedge::reach() const { return height() - barsTall - 56.0; }
 
 void LeanWedge::setLean(double lean, bool continuing) {
   const double whole = std::clamp(std::round(lean), 0.0, 89.0);
-  if (whole != session_.settingsEdited().number("support.free_lean")) session_.perform(ChangeSetting{"support.free_lean", whole, session_.editedPart()}, continuing);
+  if (whole != session_.settingsEdited().number("support.free_lean"))
+    session_.perform(ChangeSetting{"support.free_lean", whole, session_.editedPart()}, continuing);
 }
 
 void LeanWedge::dragTo(const QPointF& pixel, bool begins) {
@@ -77,8 +78,9 @@ void LeanWedge::paintEvent(QPaintEvent*) {
   for (double angle = lean; angle < 90; angle += 3) {
     const double share = (angle - lean) / std::max(1.0, 90 - lean);
     const auto mix = [&](double low, double high) { return static_cast<int>(low + (high - low) * share); };
-    fan(angle, std::min(angle + 3, 90.0), QColor(mix(t.hangingLow.red(), t.hangingHigh.red()), mix(t.hangingLow.green(), t.hangingHigh.green()),
-                                                 mix(t.hangingLow.blue(), t.hangingHigh.blue())));
+    fan(angle, std::min(angle + 3, 90.0),
+        QColor(mix(t.hangingLow.red(), t.hangingHigh.red()), mix(t.hangingLow.green(), t.hangingHigh.green()),
+               mix(t.hangingLow.blue(), t.hangingHigh.blue())));
   }
   painter.setPen(QPen(t.rule.darker(125), 1.5));
   painter.drawLine(QPointF(12, at.y()), QPointF(width() - 12.0, at.y()));
@@ -96,7 +98,8 @@ void LeanWedge::paintEvent(QPaintEvent*) {
   painter.drawText(QRectF(at.x(), 8, width() - at.x() - 4, 18), Qt::AlignRight, tr("%1° from the wall").arg(lean));
   painter.setFont(font());
   painter.setPen(t.quiet);
-  painter.drawText(QRectF(at.x(), 28, width() - at.x() - 4, 18), Qt::AlignRight, tr("%1° from the plate").arg(90 - lean));
+  painter.drawText(QRectF(at.x(), 28, width() - at.x() - 4, 18), Qt::AlignRight,
+                   tr("%1° from the plate").arg(90 - lean));
   painter.drawText(QRectF(0, at.y() + 6, at.x() - 6, 18), Qt::AlignRight, tr("plate"));
   painter.save();
   painter.translate(at.x() - 8, at.y() - r / 2);
@@ -127,7 +130,8 @@ void LeanWedge::paintBars(QPainter& painter, double lean) const {
     painter.setPen(QPen(hangs ? t.hangingHigh : t.part.darker(115), 7, Qt::SolidLine, Qt::FlatCap));
     painter.drawLine(foot, tip);
     painter.setPen(hangs ? t.ink : t.quiet);
-    painter.drawText(QRectF(third * column, ground + 3, third, 18), Qt::AlignCenter, hangs ? tr("%1° is held up").arg(bar) : tr("%1° prints").arg(bar));
+    painter.drawText(QRectF(third * column, ground + 3, third, 18), Qt::AlignCenter,
+                     hangs ? tr("%1° is held up").arg(bar) : tr("%1° prints").arg(bar));
     ++column;
   }
 }

@@ -22,8 +22,8 @@ class LeanWedge : public QWidget {
 
  private:
   void paintBars(class QPainter& painter, double lean) const;  // three leans and what becomes of each
-  QPointF corner() const;  // where wall and plate meet
-  double reach() const;    // length of the drawn surface, pixels
+  QPointF corner() const;                                      // where wall and plate meet
+  double reach() const;                                        // length of the drawn surface, pixels
   void dragTo(const QPointF& pixel, bool begins);
   void setLean(double lean, bool continuing);
 

@@ -9,7 +9,8 @@
 
 namespace trellis {
 
-LocalEditor::LocalEditor(std::function<void(const Overrides&)> changed, QWidget* parent) : QWidget(parent), changed_(std::move(changed)) {
+LocalEditor::LocalEditor(std::function<void(const Overrides&)> changed, QWidget* parent)
+    : QWidget(parent), changed_(std::move(changed)) {
   auto* grid = new QGridLayout(this);
   grid->setContentsMargins(0, 0, 0, 0);
   grid->setVerticalSpacing(4);
@@ -21,7 +22,9 @@ LocalEditor::LocalEditor(std::function<void(const Overrides&)> changed, QWidget*
   grid->addWidget(new QLabel(QString::fromStdString(settingRow("support.structure").label)), 0, 0);
   grid->addWidget(structure_, 0, 1);
   connect(structure_, &QComboBox::activated, this, &LocalEditor::tell);
-  for (const char* key : {"support.gap.above", "support.gap.below", "support.gap.beside", "support.interface.upper.layers", "support.interface.upper.spacing", "support.body.spacing"}) {
+  for (const char* key :
+       {"support.gap.above", "support.gap.below", "support.gap.beside", "support.interface.upper.layers",
+        "support.interface.upper.spacing", "support.body.spacing"}) {
     const SettingRow& row = settingRow(key);
     auto* own = new QCheckBox(QString::fromStdString(row.label));
     own->setToolTip(tr("Ticked: a value of its own. %1").arg(QString::fromStdString(row.help)));
@@ -49,7 +52,9 @@ void LocalEditor::show(const Overrides* own, const Settings& below) {
   setEnabled(own != nullptr);
   own_ = own ? *own : Overrides();
   const auto structure = own ? own->find("support.structure") : Overrides::const_iterator();
-  structure_->setCurrentIndex(!own || structure == own->end() ? 0 : std::get<std::string>(structure->second) == "tree" ? 2 : 1);
+  structure_->setCurrentIndex(!own || structure == own->end()                      ? 0
+                              : std::get<std::string>(structure->second) == "tree" ? 2
+                                                                                   : 1);
   for (const Line& line : lines_) {
     const auto found = own ? own->find(line.key) : Overrides::const_iterator();
     const bool has = own && found != own->end();
@@ -64,7 +69,9 @@ void LocalEditor::tell() {
   if (refreshing_) return;
   Overrides settings = own_;  // what has no line here stays
   settings.erase("support.structure");
-  if (structure_->currentIndex() > 0) settings.insert_or_assign("support.structure", SettingValue(std::string(structure_->currentIndex() == 2 ? "tree" : "normal")));
+  if (structure_->currentIndex() > 0)
+    settings.insert_or_assign("support.structure",
+                              SettingValue(std::string(structure_->currentIndex() == 2 ? "tree" : "normal")));
   for (const Line& line : lines_) {
     line.value->setEnabled(line.own->isChecked());
     settings.erase(line.key);

@@ -29,10 +29,16 @@ class Row : public QTreeWidgetItem {
 
 QString tipOf(const Piece& piece, const PieceFigures& figures, double money) {
   QString words = QObject::tr("%1 to %2 mm high; touches the part over %3 mm² above and %4 mm² below; %5 in filament.")
-                      .arg(piece.lowest, 0, 'f', 1).arg(piece.highest, 0, 'f', 1).arg(piece.contactAbove, 0, 'f', 0).arg(figures.contactBelow, 0, 'f', 0).arg(money, 0, 'f', 2);
+                      .arg(piece.lowest, 0, 'f', 1)
+                      .arg(piece.highest, 0, 'f', 1)
+                      .arg(piece.contactAbove, 0, 'f', 0)
+                      .arg(figures.contactBelow, 0, 'f', 0)
+                      .arg(money, 0, 'f', 2);
   if (figures.freedom.free) return words + QObject::tr(" It comes out in a straight pull.");
-  words += QObject::tr(" No straight pull gets it out; along the best way %1 % of it is free.").arg(100 * figures.freedom.open, 0, 'f', 0);
-  return words + (figures.opening >= waterPasses ? QObject::tr(" Water reaches it.") : QObject::tr(" Water does not reach it."));
+  words += QObject::tr(" No straight pull gets it out; along the best way %1 % of it is free.")
+               .arg(100 * figures.freedom.open, 0, 'f', 0);
+  return words + (figures.opening >= waterPasses ? QObject::tr(" Water reaches it.")
+                                                 : QObject::tr(" Water does not reach it."));
 }
 
 }  // namespace
@@ -60,7 +66,8 @@ PieceList::PieceList(Session& session, QWidget* parent) : QWidget(parent), sessi
   filament_->setCurrentIndex(-1);
   column->addWidget(filament_);
   connect(filament_, &QComboBox::activated, this, &PieceList::printBodies);
-  connect(list_, &QTreeWidget::itemSelectionChanged, this, [this] { filament_->setEnabled(!list_->selectedItems().isEmpty() && !session_.isStale()); });
+  connect(list_, &QTreeWidget::itemSelectionChanged, this,
+          [this] { filament_->setEnabled(!list_->selectedItems().isEmpty() && !session_.isStale()); });
   connect(list_, &QTreeWidget::itemSelectionChanged, this, [this] {
     const auto selected = list_->selectedItems();
     session_.takePiece(selected.isEmpty() ? -1 : selected.back()->data(0, Qt::UserRole).toInt() - 1);
@@ -89,7 +96,8 @@ void PieceList::refresh() {
     row->setSizeHint(0, {0, 22});
     row->setText(3, tr(nameOf(figures.grade)));
     row->setText(4, (figures.bodyTool == 0 ? tr("first") : tr("second")) + (figures.chosen ? tr(", set") : QString()));
-    for (int column = 0; column < 5; ++column) row->setToolTip(column, tipOf(shown.build->support->pieces[i], figures, money(use, settings)));
+    for (int column = 0; column < 5; ++column)
+      row->setToolTip(column, tipOf(shown.build->support->pieces[i], figures, money(use, settings)));
   }
   list_->setSortingEnabled(true);
   filament_->setEnabled(false);
@@ -100,7 +108,8 @@ void PieceList::printBodies() {
   std::vector<Operation> operations;
   for (const QTreeWidgetItem* row : list_->selectedItems()) {
     const auto piece = static_cast<std::size_t>(row->data(0, Qt::UserRole).toInt() - 1);
-    const std::vector<Operation> more = printingBody(*shown.build, *session_.project(), piece, filament_->currentData().toString().toStdString());
+    const std::vector<Operation> more =
+        printingBody(*shown.build, *session_.project(), piece, filament_->currentData().toString().toStdString());
     operations.insert(operations.end(), more.begin(), more.end());
   }
   filament_->setCurrentIndex(-1);

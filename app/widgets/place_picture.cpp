@@ -33,7 +33,8 @@ QPixmap placePicture(const Build& build, const Vec3& at, double across, int size
     painter.drawPath(path);
   };
   const auto layerAt = [&](const LayerPlan& plan) {
-    const auto span = std::find_if(plan.spans.begin(), plan.spans.end(), [&](const LayerSpan& s) { return s.top > at.z() + 1e-6; });
+    const auto span =
+        std::find_if(plan.spans.begin(), plan.spans.end(), [&](const LayerSpan& s) { return s.top > at.z() + 1e-6; });
     return static_cast<std::size_t>(std::min(span, plan.spans.end() - 1) - plan.spans.begin());
   };
   for (const SupportLayer& layer : build.support->layers)

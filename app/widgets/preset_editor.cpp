@@ -7,7 +7,8 @@
 
 namespace trellis {
 
-PresetEditor::PresetEditor(Session& session, PresetKind kind, const QString& label, QWidget* parent) : QWidget(parent), session_(session), kind_(kind) {
+PresetEditor::PresetEditor(Session& session, PresetKind kind, const QString& label, QWidget* parent)
+    : QWidget(parent), session_(session), kind_(kind) {
   setObjectName(kind == PresetKind::release ? "preset.release" : "preset.filament");
   auto* grid = new QGridLayout(this);
   grid->setContentsMargins(0, 0, 28, 0);  // in line with the settings, which have a reset beside them
@@ -26,7 +27,9 @@ PresetEditor::PresetEditor(Session& session, PresetKind kind, const QString& lab
   help_->setObjectName("quiet");
   help_->setWordWrap(true);
   grid->addWidget(help_, 1, 0, 1, 2);
-  connect(box_, &QComboBox::activated, this, [this] { session_.perform(ApplyPreset{box_->currentData().toString().toStdString(), session_.editedPart()}); });
+  connect(box_, &QComboBox::activated, this, [this] {
+    session_.perform(ApplyPreset{box_->currentData().toString().toStdString(), session_.editedPart()});
+  });
   connect(&session, &Session::projectChanged, this, &PresetEditor::refresh);
   connect(&session, &Session::selectionChanged, this, &PresetEditor::refresh);
   refresh();

@@ -45,7 +45,8 @@ void SettingEditor::build() {
     editor_ = box;
   } else if (row_.kind == SettingKind::choice) {
     auto* box = new QComboBox;
-    for (const std::string& choice : row_.choices) box->addItem(tr(choiceInWords(row_.key, choice).c_str()), QString::fromStdString(choice));
+    for (const std::string& choice : row_.choices)
+      box->addItem(tr(choiceInWords(row_.key, choice).c_str()), QString::fromStdString(choice));
     connect(box, &QComboBox::activated, this, [this, box] { change(box->currentData().toString().toStdString()); });
     editor_ = box;
   } else {
@@ -70,14 +71,12 @@ void SettingEditor::build() {
   QSizePolicy kept = reset_->sizePolicy();
   kept.setRetainSizeWhenHidden(true);  // nothing jumps
   reset_->setSizePolicy(kept);
-  
+
   connect(reset_, &QToolButton::clicked, this, [this] { session_.perform(ResetSetting{row_.key, part()}); });
   line->addWidget(reset_);
 }
 
-std::optional<std::size_t> SettingEditor::part() const {
-  return row_.perPart ? session_.editedPart() : std::nullopt;
-}
+std::optional<std::size_t> SettingEditor::part() const { return row_.perPart ? session_.editedPart() : std::nullopt; }
 
 void SettingEditor::change(const SettingValue& value) {
   const Settings shown = row_.perPart ? session_.settingsEdited() : session_.settings();
@@ -91,8 +90,10 @@ void SettingEditor::refresh() {
   const SettingValue& value = shown.value(row_.key);
   if (auto* number = qobject_cast<QDoubleSpinBox*>(editor_)) number->setValue(std::get<double>(value));
   if (auto* yes = qobject_cast<QCheckBox*>(editor_)) yes->setChecked(std::get<bool>(value));
-  if (auto* choice = qobject_cast<QComboBox*>(editor_)) choice->setCurrentIndex(choice->findData(QString::fromStdString(std::get<std::string>(value))));
-  if (auto* text = qobject_cast<QLineEdit*>(editor_)) text->setText(QString::fromStdString(std::get<std::string>(value)));
+  if (auto* choice = qobject_cast<QComboBox*>(editor_))
+    choice->setCurrentIndex(choice->findData(QString::fromStdString(std::get<std::string>(value))));
+  if (auto* text = qobject_cast<QLineEdit*>(editor_))
+    text->setText(QString::fromStdString(std::get<std::string>(value)));
   const bool isOwn = part() && session_.project()->parts[*part()]->settings.count(row_.key) > 0;
   QFont font = label_->font();
   font.setBold(isOwn);

@@ -22,7 +22,8 @@ QColor rose(double lean, double from) {
   const double share = std::clamp((lean - from) / std::max(1.0, 90 - from), 0.0, 1.0);
   const auto mix = [&](int low, int high) { return static_cast<int>(low + (high - low) * share); };
   const Theme& t = theme();
-  return {mix(t.hangingLow.red(), t.hangingHigh.red()), mix(t.hangingLow.green(), t.hangingHigh.green()), mix(t.hangingLow.blue(), t.hangingHigh.blue())};
+  return {mix(t.hangingLow.red(), t.hangingHigh.red()), mix(t.hangingLow.green(), t.hangingHigh.green()),
+          mix(t.hangingLow.blue(), t.hangingHigh.blue())};
 }
 
 void paintShadow(QPainter& painter, const QRectF& box, const Site& site) {
@@ -77,19 +78,30 @@ void SiteDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, 
   bold.setBold(true);
   painter->setFont(bold);
   painter->setPen(theme().ink);
-  painter->drawText(QRectF(left, option.rect.top() + 6, width, 16), Qt::AlignLeft, painter->fontMetrics().elidedText(row.partName, Qt::ElideMiddle, 80) + tr(" %1 · %L2 mm²").arg(row.id.site + 1).arg(site.area, 0, 'f', 1));
+  painter->drawText(QRectF(left, option.rect.top() + 6, width, 16), Qt::AlignLeft,
+                    painter->fontMetrics().elidedText(row.partName, Qt::ElideMiddle, 80) +
+                        tr(" %1 · %L2 mm²").arg(row.id.site + 1).arg(site.area, 0, 'f', 1));
   painter->setFont(option.font);
   painter->setPen(theme().quiet);
-  const QString bridge = site.bridge ? tr("bridges %1 mm").arg(site.span, 0, 'f', 1) : tr("span %1 mm").arg(site.span, 0, 'f', 1);
-  painter->drawText(QRectF(left, option.rect.top() + 21, width, 16), Qt::AlignLeft,
-                    tr("%1–%2 mm · %3°").arg(site.low, 0, 'f', 1).arg(site.high, 0, 'f', 1).arg(site.worstLean, 0, 'f', 0));
+  const QString bridge =
+      site.bridge ? tr("bridges %1 mm").arg(site.span, 0, 'f', 1) : tr("span %1 mm").arg(site.span, 0, 'f', 1);
+  painter->drawText(
+      QRectF(left, option.rect.top() + 21, width, 16), Qt::AlignLeft,
+      tr("%1–%2 mm · %3°").arg(site.low, 0, 'f', 1).arg(site.high, 0, 'f', 1).arg(site.worstLean, 0, 'f', 0));
   painter->drawText(QRectF(left, option.rect.top() + 37, width, 16), Qt::AlignLeft,
-                    row.priced && row.grams < 0.005 ? tr("%1 · no support").arg(bridge) : row.priced ? tr("%1 · %2 g · %3 min").arg(bridge).arg(row.grams, 0, 'f', 2).arg(row.minutes, 0, 'f', 1) : bridge + tr(" · …"));
+                    row.priced && row.grams < 0.005 ? tr("%1 · no support").arg(bridge)
+                    : row.priced
+                        ? tr("%1 · %2 g · %3 min").arg(bridge).arg(row.grams, 0, 'f', 2).arg(row.minutes, 0, 'f', 1)
+                        : bridge + tr(" · …"));
   for (int which = 0; which < 3; ++which) {
     const QRectF box = choiceBox(option.rect, which);
-    paintSwatch(*painter, box.adjusted(3, 3, -3, -3), which == 0 ? Mark::none : which == 1 ? Mark::enforce : Mark::block);
+    paintSwatch(*painter, box.adjusted(3, 3, -3, -3),
+                which == 0   ? Mark::none
+                : which == 1 ? Mark::enforce
+                             : Mark::block);
     painter->setBrush(Qt::NoBrush);
-    painter->setPen(QPen(static_cast<int>(row.choice) == which ? theme().accent : theme().rule, static_cast<int>(row.choice) == which ? 2 : 1));
+    painter->setPen(QPen(static_cast<int>(row.choice) == which ? theme().accent : theme().rule,
+                         static_cast<int>(row.choice) == which ? 2 : 1));
     painter->drawRoundedRect(box, 3, 3);
   }
   painter->setPen(theme().rule);
@@ -97,7 +109,8 @@ void SiteDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, 
   painter->restore();
 }
 
-bool SiteDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option, const QModelIndex& index) {
+bool SiteDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option,
+                               const QModelIndex& index) {
   if (event->type() == QEvent::MouseButtonRelease)
     for (int which = 0; which < 3; ++which)
       if (choiceBox(option.rect, which).contains(static_cast<QMouseEvent*>(event)->position())) {
@@ -107,8 +120,10 @@ bool SiteDelegate::editorEvent(QEvent* event, QAbstractItemModel* model, const Q
   return QStyledItemDelegate::editorEvent(event, model, option, index);
 }
 
-bool SiteDelegate::helpEvent(QHelpEvent* event, QAbstractItemView* view, const QStyleOptionViewItem& option, const QModelIndex& index) {
-  static const char* words[] = {"As proposed: support as the free lean, the bridge limit and the source say.", "Enforce: support under this site, whatever is proposed.",
+bool SiteDelegate::helpEvent(QHelpEvent* event, QAbstractItemView* view, const QStyleOptionViewItem& option,
+                             const QModelIndex& index) {
+  static const char* words[] = {"As proposed: support as the free lean, the bridge limit and the source say.",
+                                "Enforce: support under this site, whatever is proposed.",
                                 "Block: no support under this site."};
   for (int which = 0; which < 3; ++which)
     if (index.isValid() && choiceBox(option.rect, which).contains(event->pos())) {

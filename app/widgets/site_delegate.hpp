@@ -12,7 +12,8 @@ enum class Choice;
 class SiteDelegate : public QStyledItemDelegate {
   Q_OBJECT
  public:
-  explicit SiteDelegate(const SiteProxy& sites, QObject* parent = nullptr) : QStyledItemDelegate(parent), sites_(sites) {}
+  explicit SiteDelegate(const SiteProxy& sites, QObject* parent = nullptr)
+      : QStyledItemDelegate(parent), sites_(sites) {}
   void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override;
   QSize sizeHint(const QStyleOptionViewItem& option, const QModelIndex& index) const override;
   static QRectF choiceBox(const QRect& row, int which);  // where a row's choice is drawn and clicked
@@ -21,8 +22,10 @@ class SiteDelegate : public QStyledItemDelegate {
   void chosen(const QModelIndex& index, Choice choice);
 
  protected:
-  bool editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option, const QModelIndex& index) override;
-  bool helpEvent(QHelpEvent* event, QAbstractItemView* view, const QStyleOptionViewItem& option, const QModelIndex& index) override;
+  bool editorEvent(QEvent* event, QAbstractItemModel* model, const QStyleOptionViewItem& option,
+                   const QModelIndex& index) override;
+  bool helpEvent(QHelpEvent* event, QAbstractItemView* view, const QStyleOptionViewItem& option,
+                 const QModelIndex& index) override;
 
  private:
   const SiteProxy& sites_;

@@ -9,9 +9,9 @@ namespace trellis {
 
 namespace {
 
-constexpr double tinyArea = 2;    // mm²; less is a lip
-constexpr double highUp = 30;     // mm over the plate
-constexpr double dearShare = 2;   // times the mean price
+constexpr double tinyArea = 2;   // mm²; less is a lip
+constexpr double highUp = 30;    // mm over the plate
+constexpr double dearShare = 2;  // times the mean price
 
 }  // namespace
 
@@ -27,7 +27,8 @@ void SiteModel::refresh() {
   for (std::size_t p = 0; p < session_.sites().size(); ++p)
     for (std::size_t s = 0; s < session_.sites()[p]->list.size(); ++s) {
       Row row{{p, s}, &session_.sites()[p]->list[s]};
-      if (session_.sites().size() > 1 && p < session_.project()->parts.size()) row.partName = QString::fromStdString(session_.project()->parts[p]->name);
+      if (session_.sites().size() > 1 && p < session_.project()->parts.size())
+        row.partName = QString::fromStdString(session_.project()->parts[p]->name);
       if (shown.build && p < shown.build->parts.size() && shown.build->parts[p].sites == session_.sites()[p]) {
         const Use use = priceOf(*shown.build, {CauseKind::site, p, s}).use;
         row.choice = shown.build->parts[p].claims->sites[s].choice;
@@ -53,7 +54,12 @@ void SiteModel::refresh() {
 QVariant SiteModel::data(const QModelIndex& index, int role) const {
   if (role != Qt::DisplayRole && role != Qt::AccessibleTextRole) return {};
   const Row& r = row(index.row());
-  return tr("site %1: %2 mm², %3 to %4 mm high, %5°").arg(r.id.site + 1).arg(r.site->area, 0, 'f', 1).arg(r.site->low, 0, 'f', 1).arg(r.site->high, 0, 'f', 1).arg(r.site->worstLean, 0, 'f', 0);
+  return tr("site %1: %2 mm², %3 to %4 mm high, %5°")
+      .arg(r.id.site + 1)
+      .arg(r.site->area, 0, 'f', 1)
+      .arg(r.site->low, 0, 'f', 1)
+      .arg(r.site->high, 0, 'f', 1)
+      .arg(r.site->worstLean, 0, 'f', 0);
 }
 
 void SiteProxy::setOrder(SiteOrder order) {
@@ -72,10 +78,14 @@ const SiteModel::Row& SiteProxy::rowAt(const QModelIndex& index) const { return 
 bool SiteProxy::lessThan(const QModelIndex& left, const QModelIndex& right) const {
   const SiteModel::Row &a = sites().row(left.row()), &b = sites().row(right.row());
   switch (order_) {
-    case SiteOrder::area: return a.site->area > b.site->area;
-    case SiteOrder::price: return a.grams > b.grams;
-    case SiteOrder::lean: return a.site->worstLean > b.site->worstLean;
-    case SiteOrder::height: break;
+    case SiteOrder::area:
+      return a.site->area > b.site->area;
+    case SiteOrder::price:
+      return a.grams > b.grams;
+    case SiteOrder::lean:
+      return a.site->worstLean > b.site->worstLean;
+    case SiteOrder::height:
+      break;
   }
   return std::pair(a.site->low, a.id) < std::pair(b.site->low, b.id);
 }
@@ -83,16 +93,21 @@ bool SiteProxy::lessThan(const QModelIndex& left, const QModelIndex& right) cons
 bool SiteProxy::filterAcceptsRow(int source, const QModelIndex&) const {
   const SiteModel::Row& row = sites().row(source);
   switch (filter_) {
-    case SiteFilter::starts: return !row.site->starts.empty();
-    case SiteFilter::bridges: return row.site->bridge;
-    case SiteFilter::tiny: return row.site->area < tinyArea;
-    case SiteFilter::high: return row.site->low > highUp;
+    case SiteFilter::starts:
+      return !row.site->starts.empty();
+    case SiteFilter::bridges:
+      return row.site->bridge;
+    case SiteFilter::tiny:
+      return row.site->area < tinyArea;
+    case SiteFilter::high:
+      return row.site->low > highUp;
     case SiteFilter::dear: {
       double sum = 0;
       for (int i = 0; i < sites().rowCount(); ++i) sum += sites().row(i).grams;
       return row.grams * sites().rowCount() > dearShare * sum;
     }
-    case SiteFilter::all: break;
+    case SiteFilter::all:
+      break;
   }
   return true;
 }

@@ -19,11 +19,13 @@ class SiteModel : public QAbstractListModel {
     const Site* site = nullptr;  // held by the session
     QString partName = {};       // where there are several parts
     Choice choice = Choice::proposed;
-    bool priced = false;         // figures below are of a build that is current
+    bool priced = false;  // figures below are of a build that is current
     double grams = 0, minutes = 0;
   };
   const Row& row(int index) const { return rows_[static_cast<std::size_t>(index)]; }
-  int rowCount(const QModelIndex& parent = {}) const override { return parent.isValid() ? 0 : static_cast<int>(rows_.size()); }
+  int rowCount(const QModelIndex& parent = {}) const override {
+    return parent.isValid() ? 0 : static_cast<int>(rows_.size());
+  }
   QVariant data(const QModelIndex& index, int role) const override;
 
  private:

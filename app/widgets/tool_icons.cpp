@@ -59,7 +59,8 @@ void face(QPainter& painter) {
   const QPolygonF top({QPointF(3, 12), QPointF(13, 5), QPointF(37, 5), QPointF(27, 12)});
   painter.setPen(Qt::NoPen);
   painter.setBrush(theme().part);
-  painter.drawPolygon(QPolygonF({QPointF(3, 12), QPointF(27, 12), QPointF(37, 5), QPointF(37, 17), QPointF(27, 25), QPointF(3, 25)}));
+  painter.drawPolygon(
+      QPolygonF({QPointF(3, 12), QPointF(27, 12), QPointF(37, 5), QPointF(37, 17), QPointF(27, 25), QPointF(3, 25)}));
   painter.setBrush(theme().enforce);
   painter.drawPolygon(top);
   painter.setPen(ink(1));
@@ -102,7 +103,8 @@ void prop(QPainter& painter) {
   painter.fillRect(QRectF(3, 2, 34, 7), theme().part);
   painter.setPen(Qt::NoPen);
   painter.setBrush(theme().body);
-  painter.drawPolygon(QPolygonF({QPointF(17, 10), QPointF(23, 10), QPointF(23, 22), QPointF(26, 26), QPointF(14, 26), QPointF(17, 22)}));
+  painter.drawPolygon(QPolygonF(
+      {QPointF(17, 10), QPointF(23, 10), QPointF(23, 22), QPointF(26, 26), QPointF(14, 26), QPointF(17, 22)}));
 }
 
 void remove(QPainter& painter) {

@@ -34,12 +34,16 @@ TrialBar::TrialBar(Session& session, QWidget* parent) : QFrame(parent), session_
 QString TrialBar::changes() const {
   const Shown& shown = session_.shown();
   const int part = session_.selectedPart();
-  if (session_.isStale() || !shown.build || part < 0 || static_cast<std::size_t>(part) >= shown.build->parts.size()) return tr("building…");
+  if (session_.isStale() || !shown.build || part < 0 || static_cast<std::size_t>(part) >= shown.build->parts.size())
+    return tr("building…");
   const PartBuild& built = shown.build->parts[static_cast<std::size_t>(part)];
   const bool sameMesh = before_.build && before_.project->parts.size() == shown.project->parts.size() &&
-                        before_.project->parts[static_cast<std::size_t>(part)]->mesh == shown.project->parts[static_cast<std::size_t>(part)]->mesh;
+                        before_.project->parts[static_cast<std::size_t>(part)]->mesh ==
+                            shown.project->parts[static_cast<std::size_t>(part)]->mesh;
   if (sameMesh) {
-    const auto words = [](const Shown& s) { return QString::number(grams(s.build->tally.support(), s.project->settings), 'f', 1); };
+    const auto words = [](const Shown& s) {
+      return QString::number(grams(s.build->tally.support(), s.project->settings), 'f', 1);
+    };
     return tr("support %1 g, before %2 g").arg(words(shown), words(before_));
   }
   QStringList words;

@@ -36,12 +36,19 @@ QString squareCentimetres(double mm2) { return QString::number(mm2 / 100, 'f', 1
 
 QString figuresOf(const ShownTurning& shown) {
   const Turning& t = shown.turning;
-  const auto row = [](const QString& name, const QString& value) { return QString("<tr><td>%1&nbsp;&nbsp;</td><td align='right'>%2</td></tr>").arg(name, value); };
+  const auto row = [](const QString& name, const QString& value) {
+    return QString("<tr><td>%1&nbsp;&nbsp;</td><td align='right'>%2</td></tr>").arg(name, value);
+  };
   return "<table>" + row(QObject::tr("support, about"), QString::number(t.supportVolume / 1000, 'f', 1) + " cm³") +
-         row(QObject::tr("hanging"), squareCentimetres(t.hanging)) + row(QObject::tr("scarred"), squareCentimetres(t.scarred)) +
-         row(QObject::tr("on the plate"), squareCentimetres(t.contact)) + row(QObject::tr("height"), QString::number(t.height, 'f', 1) + " mm") +
+         row(QObject::tr("hanging"), squareCentimetres(t.hanging)) +
+         row(QObject::tr("scarred"), squareCentimetres(t.scarred)) +
+         row(QObject::tr("on the plate"), squareCentimetres(t.contact)) +
+         row(QObject::tr("height"), QString::number(t.height, 'f', 1) + " mm") +
          row(QObject::tr("stepped faces"), squareCentimetres(t.stepped)) +
-         row(QObject::tr("gives way to 1 N by"), QString::number(shown.give, 'f', 2) + " mm") + row(QObject::tr("plate holds it"), shown.factor > 99 ? QObject::tr("over 99 times") : QObject::tr("%1 times").arg(shown.factor, 0, 'f', 1)) + "</table>";
+         row(QObject::tr("gives way to 1 N by"), QString::number(shown.give, 'f', 2) + " mm") +
+         row(QObject::tr("plate holds it"),
+             shown.factor > 99 ? QObject::tr("over 99 times") : QObject::tr("%1 times").arg(shown.factor, 0, 'f', 1)) +
+         "</table>";
 }
 
 }  // namespace
@@ -52,7 +59,9 @@ TurningStrip::TurningStrip(Session& session, QWidget* parent) : QWidget(parent),
   auto* line = new QHBoxLayout;
   find_ = new QPushButton(tr("Look for turnings"));
   find_->setObjectName("findTurnings");
-  find_->setToolTip(tr("Ways to put the selected part on the plate, with what each would cost in support. A first set comes at once, a better one soon after."));
+  find_->setToolTip(
+      tr("Ways to put the selected part on the plate, with what each would cost in support. A first set comes at once, "
+         "a better one soon after."));
   order_ = new QComboBox;
   order_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
   for (const Order& order : orders) order_->addItem(tr(order.name));
@@ -95,15 +104,21 @@ void TurningStrip::refresh() {
   const Order& order = orders[order_->currentIndex()];
   shown_.resize(turnings.size());
   std::iota(shown_.begin(), shown_.end(), 0u);
-  if (order_->currentIndex() > 0)  // they come by least support, and by what stands better where that makes no difference
-    std::stable_sort(shown_.begin(), shown_.end(), [&](std::size_t a, std::size_t b) { return order.badness(turnings[a]) < order.badness(turnings[b]); });
+  if (order_->currentIndex() >
+      0)  // they come by least support, and by what stands better where that makes no difference
+    std::stable_sort(shown_.begin(), shown_.end(), [&](std::size_t a, std::size_t b) {
+      return order.badness(turnings[a]) < order.badness(turnings[b]);
+    });
   list_->clear();
   tried_ = -1;
   for (const std::size_t i : shown_)
-    list_->addItem(new QListWidgetItem(QIcon(QPixmap::fromImage(imageOf(turnings[i].picture, session_.settingsInHand().number("support.free_lean")))),
-                                       QString::number(turnings[i].turning.supportVolume / 1000, 'f', 1) + " cm³"));
+    list_->addItem(new QListWidgetItem(
+        QIcon(QPixmap::fromImage(imageOf(turnings[i].picture, session_.settingsInHand().number("support.free_lean")))),
+        QString::number(turnings[i].turning.supportVolume / 1000, 'f', 1) + " cm³"));
   find_->setEnabled(session_.selectedPart() >= 0);
-  figures_->setText(turnings.empty() ? tr("Each picture names its support, about. Click one to try it, click it again to keep it.") : QString());
+  figures_->setText(turnings.empty()
+                        ? tr("Each picture names its support, about. Click one to try it, click it again to keep it.")
+                        : QString());
   if (!shown_.empty()) list_->setCurrentRow(0);
 }
 
@@ -113,7 +128,8 @@ void TurningStrip::take(int row) {
   PlacePart place;
   place.part = session_.selection().back();
   place.turn = session_.turnings()[shown_[static_cast<std::size_t>(row)]].turning.turn;
-  if (session_.project()->parts[place.part]->placement.turn == *place.turn) return;  // a double click keeps, and no more
+  if (session_.project()->parts[place.part]->placement.turn == *place.turn)
+    return;  // a double click keeps, and no more
   place.drop = true;
   session_.tryOut(place);
   tried_ = row;

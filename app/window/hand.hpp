@@ -15,17 +15,17 @@ enum class Tool { pick, ball, sight, face, site, band, clean, zone, prop, remove
 struct Brush {
   Tool tool = Tool::pick;
   Mark mark = Mark::enforce;
-  double radius = 3;    // mm, 0.15–30
+  double radius = 3;  // mm, 0.15–30
   bool keepToOverhangs = false;
-  double crease = 20;   // degrees
+  double crease = 20;  // degrees
   bool stopAtCreases = false;
-  bool twin = false;    // strokes are laid on both sides of the part
+  bool twin = false;  // strokes are laid on both sides of the part
   ZoneAs zoneAs = ZoneAs::enforce;
   ZoneShape zoneShape = ZoneShape::box;
-  MeshPtr zoneSolid = {};   // for zones of any shape, in the unit cube
-  double propWidth = 3;     // mm
+  MeshPtr zoneSolid = {};  // for zones of any shape, in the unit cube
+  double propWidth = 3;    // mm
   Reach reach = Reach::piece;
-  bool keepOnly = false;    // Remove takes everything else away
+  bool keepOnly = false;  // Remove takes everything else away
 
   bool lays() const { return tool >= Tool::ball && tool <= Tool::band; }
   bool isRound() const { return tool == Tool::ball || tool == Tool::sight; }

@@ -31,7 +31,8 @@ namespace trellis {
 namespace {
 
 constexpr int sheetWidth = 330;
-constexpr const char* openable = "Parts and projects (*.stl *.STL *.obj *.OBJ *.ply *.PLY *.off *.OFF *.3mf *.3MF *.amf *.AMF)";
+constexpr const char* openable =
+    "Parts and projects (*.stl *.STL *.obj *.OBJ *.ply *.PLY *.off *.OFF *.3mf *.3MF *.amf *.AMF)";
 
 bool isGcode(const QString& path) {
   static const QStringList suffixes{"gcode", "gco", "g", "nc"};
@@ -101,7 +102,8 @@ void MainWindow::layOut() {
   connect(check, &CheckSheet::reportAsked, this, &MainWindow::writeReport);
   connect(&scene_->switches(), &LayerSwitches::playAsked, strip_, &Strip::play);
   connect(&scene_->switches(), &LayerSwitches::hasteChosen, strip_, &Strip::setHaste);
-  for (QWidget* sheet : std::initializer_list<QWidget*>{place, study, new MarkSheet(*session_), new BuildSheet(*session_), check})
+  for (QWidget* sheet :
+       std::initializer_list<QWidget*>{place, study, new MarkSheet(*session_), new BuildSheet(*session_), check})
     sheets_->addWidget(sheet);
   auto* tabColumn = new QVBoxLayout;
   tabColumn->setContentsMargins(0, 12, 0, 0);
@@ -142,7 +144,10 @@ void MainWindow::changeBrush(const std::function<void(Brush&)>& change) {
 }
 
 void MainWindow::refreshTitle() {
-  setWindowTitle(session_->title() + (session_->isReadOnly() ? tr(" (to look at only)") : session_->isModified() ? tr(" — edited") : QString()) +
+  setWindowTitle(session_->title() +
+                 (session_->isReadOnly()   ? tr(" (to look at only)")
+                  : session_->isModified() ? tr(" — edited")
+                                           : QString()) +
                  tr(" · Meek Trellis"));
 }
 
@@ -154,14 +159,16 @@ void MainWindow::ask(const QString& sentence) {
 
 bool MainWindow::mayLose() {
   if (!session_->isModified()) return true;
-  QMessageBox box(QMessageBox::NoIcon, tr("Meek Trellis"), tr("%1 has changes that are not saved.").arg(session_->title()),
+  QMessageBox box(QMessageBox::NoIcon, tr("Meek Trellis"),
+                  tr("%1 has changes that are not saved.").arg(session_->title()),
                   QMessageBox::Save | QMessageBox::Discard | QMessageBox::Cancel, this);
   const int answer = box.exec();
   return answer == QMessageBox::Discard || (answer == QMessageBox::Save && save());
 }
 
 void MainWindow::openByDialog(bool add) {
-  const QStringList paths = QFileDialog::getOpenFileNames(this, add ? tr("Add parts") : tr("Open"), QString(), tr(openable));
+  const QStringList paths =
+      QFileDialog::getOpenFileNames(this, add ? tr("Add parts") : tr("Open"), QString(), tr(openable));
   openFiles(paths, add);
 }
 
@@ -172,13 +179,16 @@ void MainWindow::replaceByDialog() {
 
 // Formats without a unit are taken as millimetres, which gives odd sizes where the drawing was in others.
 void MainWindow::askUnit(double largest) {
-  auto* box = new QMessageBox(QMessageBox::NoIcon, tr("Meek Trellis"), tr("This measures %1 mm across if it was drawn in millimetres. What was it drawn in?").arg(largest, 0, 'g', 3),
-                              QMessageBox::NoButton, this);
+  auto* box = new QMessageBox(
+      QMessageBox::NoIcon, tr("Meek Trellis"),
+      tr("This measures %1 mm across if it was drawn in millimetres. What was it drawn in?").arg(largest, 0, 'g', 3),
+      QMessageBox::NoButton, this);
   box->setObjectName("unit");
   box->setAttribute(Qt::WA_DeleteOnClose);
   box->addButton(tr("Millimetres"), QMessageBox::RejectRole);
   const std::size_t last = session_->project()->parts.size();
-  for (const auto& [name, factor] : {std::pair(tr("Inches"), 25.4), std::pair(tr("Metres"), 1000.0), std::pair(tr("Micrometres"), 0.001)}) {
+  for (const auto& [name, factor] :
+       {std::pair(tr("Inches"), 25.4), std::pair(tr("Metres"), 1000.0), std::pair(tr("Micrometres"), 0.001)}) {
     if (largest * factor < 1 || largest * factor > 2000) continue;
     QPushButton* button = box->addButton(name, QMessageBox::AcceptRole);
     connect(button, &QPushButton::clicked, this, [this, factor = factor, last] {
@@ -198,7 +208,8 @@ void MainWindow::openFiles(const QStringList& paths, bool add) {
 }
 
 void MainWindow::openGcodeByDialog() {
-  const QString path = QFileDialog::getOpenFileName(this, tr("Try a G-code file"), QString(), tr("G-code (*.gcode *.GCODE *.gco *.g *.nc);;All files (*)"));
+  const QString path = QFileDialog::getOpenFileName(this, tr("Try a G-code file"), QString(),
+                                                    tr("G-code (*.gcode *.GCODE *.gco *.g *.nc);;All files (*)"));
   if (!path.isEmpty()) openFile(path);
 }
 
@@ -224,7 +235,8 @@ void MainWindow::remember(const QString& path) {
 bool MainWindow::save() { return session_->path().isEmpty() ? saveAs() : saveTo(session_->path()); }
 
 bool MainWindow::saveAs() {
-  QString path = QFileDialog::getSaveFileName(this, tr("Save project"), session_->title() + ".3mf", tr("Projects (*.3mf)"));
+  QString path =
+      QFileDialog::getSaveFileName(this, tr("Save project"), session_->title() + ".3mf", tr("Projects (*.3mf)"));
   if (path.isEmpty()) return false;
   if (!path.endsWith(".3mf", Qt::CaseInsensitive)) path += ".3mf";
   return saveTo(path);
@@ -248,7 +260,8 @@ bool MainWindow::saveTo(const QString& path) {
 }
 
 void MainWindow::writeReport() {
-  const QString path = QFileDialog::getSaveFileName(this, tr("Write a report"), session_->title() + ".pdf", tr("Documents (*.pdf *.html)"));
+  const QString path = QFileDialog::getSaveFileName(this, tr("Write a report"), session_->title() + ".pdf",
+                                                    tr("Documents (*.pdf *.html)"));
   if (!path.isEmpty()) reportTo(path);
 }
 
@@ -260,12 +273,14 @@ bool MainWindow::reportTo(const QString& path) {
 }
 
 void MainWindow::exportStl() {
-  QString path = QFileDialog::getSaveFileName(this, tr("Write the parts as STL"), session_->title() + ".stl", tr("Meshes (*.stl)"));
+  QString path = QFileDialog::getSaveFileName(this, tr("Write the parts as STL"), session_->title() + ".stl",
+                                              tr("Meshes (*.stl)"));
   if (!path.isEmpty()) tryWriting([&] { session_->exportStl(path); });
 }
 
 void MainWindow::exportGcode() {
-  const QString path = QFileDialog::getSaveFileName(this, tr("Write G-code"), session_->title() + ".gcode", tr("G-code (*.gcode)"));
+  const QString path =
+      QFileDialog::getSaveFileName(this, tr("Write G-code"), session_->title() + ".gcode", tr("G-code (*.gcode)"));
   if (!path.isEmpty()) exportTo(path);
 }
 
@@ -287,7 +302,8 @@ void MainWindow::dropEvent(QDropEvent* event) {
   QStringList paths;
   for (const QUrl& url : event->mimeData()->urls())
     if (url.isLocalFile()) paths << url.toLocalFile();
-  if (!paths.isEmpty()) openFiles(paths, !session_->project()->parts.empty() && !paths.front().endsWith(".3mf", Qt::CaseInsensitive));
+  if (!paths.isEmpty())
+    openFiles(paths, !session_->project()->parts.empty() && !paths.front().endsWith(".3mf", Qt::CaseInsensitive));
 }
 
 }  // namespace trellis

@@ -38,16 +38,38 @@ QString demoProject() {
 void MainWindow::makeCommands() {
   const auto hasParts = [this] { return !session_->project()->parts.empty(); };
   const auto selected = [this] { return session_->selectedPart() >= 0; };
-  const auto mark = [this](Mark kind) { return [this, kind] { changeBrush([kind](Brush& b) { b.mark = kind; if (!b.lays()) b.tool = Tool::ball; }); showSheet(2); }; };
-  const auto tool = [this](Tool which) { return [this, which] { showSheet(2); changeBrush([which](Brush& b) { b.tool = which; }); }; };
+  const auto mark = [this](Mark kind) {
+    return [this, kind] {
+      changeBrush([kind](Brush& b) {
+        b.mark = kind;
+        if (!b.lays()) b.tool = Tool::ball;
+      });
+      showSheet(2);
+    };
+  };
+  const auto tool = [this](Tool which) {
+    return [this, which] {
+      showSheet(2);
+      changeBrush([which](Brush& b) { b.tool = which; });
+    };
+  };
   const auto part = [this] { return static_cast<std::size_t>(session_->selectedPart()); };
   // The button of a worksheet and its command are one thing.
   const auto press = [this](const char* name) { findChild<QAbstractButton*>(name)->click(); };
   commands_ = {
-      {tr("File"), tr("New"), QKeySequence::New, [this] { if (mayLose()) session_->newProject(); }},
+      {tr("File"), tr("New"), QKeySequence::New,
+       [this] {
+         if (mayLose()) session_->newProject();
+       }},
       {tr("File"), tr("Open…"), QKeySequence::Open, [this] { openByDialog(false); }},
-      {tr("File"), tr("Open the demo parts"), {}, [this] { if (!demoProject().isEmpty()) openFile(demoProject()); },
-       {}, [] { return !demoProject().isEmpty(); }},
+      {tr("File"),
+       tr("Open the demo parts"),
+       {},
+       [this] {
+         if (!demoProject().isEmpty()) openFile(demoProject());
+       },
+       {},
+       [] { return !demoProject().isEmpty(); }},
       {tr("File"), tr("Add parts…"), QKeySequence("Ctrl+Shift+O"), [this] { openByDialog(true); }},
       {tr("File"), tr("Save"), QKeySequence::Save, [this] { save(); }, {}, hasParts},
       {tr("File"), tr("Save as…"), QKeySequence("Ctrl+Shift+S"), [this] { saveAs(); }, {}, hasParts},
@@ -56,10 +78,10 @@ void MainWindow::makeCommands() {
       {tr("File"), tr("Try a G-code file…"), QKeySequence("Ctrl+Shift+G"), [this] { openGcodeByDialog(); }},
       {tr("File"), tr("Write a report…"), QKeySequence("Ctrl+P"), [this] { writeReport(); }, {}, hasParts},
       {tr("File"), tr("Quit"), QKeySequence::Quit, [this] { close(); }},
-      {tr("Edit"), tr("Undo"), QKeySequence("Ctrl+Z"), [this] { session_->undo(); }, [this] { return session_->undoName(); },
-       [this] { return !session_->undoName().isEmpty(); }},
-      {tr("Edit"), tr("Redo"), QKeySequence("Ctrl+Shift+Z"), [this] { session_->redo(); }, [this] { return session_->redoName(); },
-       [this] { return !session_->redoName().isEmpty(); }},
+      {tr("Edit"), tr("Undo"), QKeySequence("Ctrl+Z"), [this] { session_->undo(); },
+       [this] { return session_->undoName(); }, [this] { return !session_->undoName().isEmpty(); }},
+      {tr("Edit"), tr("Redo"), QKeySequence("Ctrl+Shift+Z"), [this] { session_->redo(); },
+       [this] { return session_->redoName(); }, [this] { return !session_->redoName().isEmpty(); }},
       {tr("Edit"), tr("Find a command…"), QKeySequence("Ctrl+K"), [this] { findCommand(); }},
       {tr("Part"), tr("Drop to plate"), QKeySequence("Ctrl+D"), [press] { press("drop"); }, {}, selected},
       {tr("Part"), tr("Remove"), QKeySequence("Delete"), [this] { removeChosen(); }, {}, selected},
@@ -70,12 +92,33 @@ void MainWindow::makeCommands() {
       {tr("Part"), tr("Arrange all"), QKeySequence("Ctrl+R"), [press] { press("arrange"); }, {}, selected},
       {tr("Part"), tr("Select all"), QKeySequence("Ctrl+A"), [this] { selectAll(); }, {}, hasParts},
       {tr("Part"), tr("Next part"), QKeySequence("Ctrl+PgDown"), [this] { selectNext(); }, {}, hasParts},
-      {tr("Part"), tr("Lay a face down"), QKeySequence("L"), [this, press] { showSheet(0); press("layDown"); }, {}, selected},
-      {tr("Part"), tr("Look for turnings"), QKeySequence("T"), [this, press] { showSheet(0); press("findTurnings"); }, {}, selected},
+      {tr("Part"),
+       tr("Lay a face down"),
+       QKeySequence("L"),
+       [this, press] {
+         showSheet(0);
+         press("layDown");
+       },
+       {},
+       selected},
+      {tr("Part"),
+       tr("Look for turnings"),
+       QKeySequence("T"),
+       [this, press] {
+         showSheet(0);
+         press("findTurnings");
+       },
+       {},
+       selected},
       {tr("Part"), tr("Mend"), QKeySequence("M"), [press] { press("mend"); }, {}, selected},
       {tr("Part"), tr("Wrap"), {}, [press] { press("wrap"); }, {}, selected},
       {tr("Part"), tr("Replace the mesh…"), {}, [this] { replaceByDialog(); }, {}, selected},
-      {tr("Edit"), tr("Keep what is tried out"), QKeySequence("Ctrl+Return"), [this] { session_->keepTrial(); }, {}, [this] { return session_->isTrying(); }},
+      {tr("Edit"),
+       tr("Keep what is tried out"),
+       QKeySequence("Ctrl+Return"),
+       [this] { session_->keepTrial(); },
+       {},
+       [this] { return session_->isTrying(); }},
       {tr("Mark"), tr("Pick"), QKeySequence("0"), [this] { changeBrush([](Brush& b) { b.tool = Tool::pick; }); }},
       {tr("Mark"), tr("Ball"), QKeySequence("1"), tool(Tool::ball)},
       {tr("Mark"), tr("Sight"), QKeySequence("2"), tool(Tool::sight)},
@@ -86,9 +129,23 @@ void MainWindow::makeCommands() {
       {tr("Mark"), tr("Place a zone"), QKeySequence("Z"), tool(Tool::zone)},
       {tr("Mark"), tr("Place a prop"), QKeySequence("R"), tool(Tool::prop)},
       {tr("Mark"), tr("Remove support"), QKeySequence("D"), tool(Tool::remove)},
-      {tr("Mark"), tr("Twin strokes"), QKeySequence("W"), [this] { changeBrush([](Brush& b) { b.twin = !b.twin; }); }, {}, selected},
-      {tr("Mark"), tr("Stop at creases"), QKeySequence("Q"), [this] { changeBrush([](Brush& b) { b.stopAtCreases = !b.stopAtCreases; }); }},
-      {tr("Mark"), tr("Mark everything that leans more"), {}, [this, press] { showSheet(2); press("markByLean"); }, {}, selected},
+      {tr("Mark"),
+       tr("Twin strokes"),
+       QKeySequence("W"),
+       [this] { changeBrush([](Brush& b) { b.twin = !b.twin; }); },
+       {},
+       selected},
+      {tr("Mark"), tr("Stop at creases"), QKeySequence("Q"),
+       [this] { changeBrush([](Brush& b) { b.stopAtCreases = !b.stopAtCreases; }); }},
+      {tr("Mark"),
+       tr("Mark everything that leans more"),
+       {},
+       [this, press] {
+         showSheet(2);
+         press("markByLean");
+       },
+       {},
+       selected},
       {tr("Mark"), tr("Enforce"), QKeySequence("E"), mark(Mark::enforce)},
       {tr("Mark"), tr("Block"), QKeySequence("B"), mark(Mark::block)},
       {tr("Mark"), tr("Nothing (clear)"), QKeySequence("N"), mark(Mark::none)},
@@ -96,16 +153,35 @@ void MainWindow::makeCommands() {
        [this] { changeBrush([](Brush& b) { b.mark = b.mark == Mark::enforce ? Mark::block : Mark::enforce; }); }},
       {tr("Mark"), tr("Larger brush"), QKeySequence("]"), [this] { changeBrush([](Brush& b) { b.radius *= 1.15; }); }},
       {tr("Mark"), tr("Smaller brush"), QKeySequence("["), [this] { changeBrush([](Brush& b) { b.radius /= 1.15; }); }},
-      {tr("Mark"), tr("Clear all marks of the part"), {}, [this, part] { session_->perform(ClearDecisions{part(), Clearing::marks}); }, {}, selected},
+      {tr("Mark"),
+       tr("Clear all marks of the part"),
+       {},
+       [this, part] {
+         session_->perform(ClearDecisions{part(), Clearing::marks});
+       },
+       {},
+       selected},
       {tr("Build"), tr("Supports on or off"), QKeySequence("Ctrl+B"),
-       [this] { session_->perform(ChangeSetting{"support.on", !session_->settings().yes("support.on")}); }},
+       [this] {
+         session_->perform(ChangeSetting{"support.on", !session_->settings().yes("support.on")});
+       }},
       {tr("Build"), tr("Build again"), QKeySequence("F5"), [this] { session_->rebuild(); }, {}, hasParts},
       {tr("Build"), tr("Cancel building"), QKeySequence("Esc"), [this] { escape(); }},
       {tr("View"), tr("Fit"), QKeySequence("Home"), [this] { scene_->fitAll(); }},
       {tr("View"), tr("Whole / supports alone / part alone"), QKeySequence("V"), [this] { scene_->nextLook(); }},
       {tr("View"), tr("Cut away to here"), QKeySequence("C"), [this] { scene_->cutAwayHere(); }, {}, hasParts},
-      {tr("View"), tr("Turn the cut round"), QKeySequence("Shift+C"), [this] { flipCut(); }, {}, [this] { return session_->cutaway().has_value(); }},
-      {tr("View"), tr("No cutaway"), QKeySequence("Ctrl+Shift+C"), [this] { session_->setCutaway({}); }, {}, [this] { return session_->cutaway().has_value(); }},
+      {tr("View"),
+       tr("Turn the cut round"),
+       QKeySequence("Shift+C"),
+       [this] { flipCut(); },
+       {},
+       [this] { return session_->cutaway().has_value(); }},
+      {tr("View"),
+       tr("No cutaway"),
+       QKeySequence("Ctrl+Shift+C"),
+       [this] { session_->setCutaway({}); },
+       {},
+       [this] { return session_->cutaway().has_value(); }},
       {tr("View"), tr("Selected part alone"), QKeySequence("S"), [this] { scene_->showSelectedAlone(); }, {}, selected},
       {tr("View"), tr("Look down on the layer"), QKeySequence("U"), [this] { scene_->lookFromAbove(); }},
       {tr("View"), tr("One layer up"), QKeySequence("PgUp"), [this] { strip_->step(1); }},
@@ -116,7 +192,8 @@ void MainWindow::makeCommands() {
       {tr("Help"), tr("Keys"), QKeySequence::HelpContents, [this] { showShortcuts(); }},
   };
   for (int i = 0; i < sheetNames().size(); ++i)
-    commands_.push_back({tr("View"), sheetNames()[i], QKeySequence(QString("Alt+%1").arg(i + 1)), [this, i] { showSheet(i); }});
+    commands_.push_back(
+        {tr("View"), sheetNames()[i], QKeySequence(QString("Alt+%1").arg(i + 1)), [this, i] { showSheet(i); }});
 }
 
 // Esc lets go of the nearest thing: what is tried out, the tool in hand, then the running build.
@@ -164,7 +241,8 @@ void MainWindow::makeMenus() {
     action->setShortcut(command.shortcut);
     if (command.detail || command.enabled)
       connect(menu, &QMenu::aboutToShow, action, [action, command] {
-        if (command.detail) action->setText(command.detail().isEmpty() ? command.name : command.name + ": " + command.detail());
+        if (command.detail)
+          action->setText(command.detail().isEmpty() ? command.name : command.name + ": " + command.detail());
         if (command.enabled) action->setEnabled(command.enabled());
       });
     // A menu greys what cannot be done now; the shortcut must work again as soon as it can.
@@ -195,7 +273,8 @@ void MainWindow::findCommand() {
     for (std::size_t i = 0; i < commands_.size(); ++i) {
       const Command& command = commands_[i];
       if (!wanted.isEmpty() && !(command.menu + " " + command.name).contains(wanted, Qt::CaseInsensitive)) continue;
-      auto* item = new QListWidgetItem(QString("%1 · %2    %3").arg(command.menu, command.name, command.shortcut.toString()), list);
+      auto* item = new QListWidgetItem(
+          QString("%1 · %2    %3").arg(command.menu, command.name, command.shortcut.toString()), list);
       item->setData(Qt::UserRole, static_cast<int>(i));
     }
     list->setCurrentRow(0);
@@ -213,13 +292,15 @@ void MainWindow::showShortcuts() {
   QString rows = "<table cellspacing='4'>";
   for (const Command& command : commands_)
     if (!command.shortcut.isEmpty())
-      rows += QString("<tr><td>%1 · %2&nbsp;&nbsp;</td><td>%3</td></tr>").arg(command.menu, command.name, command.shortcut.toString().toHtmlEscaped());
-  rows += tr("<tr><td>Scene · turn by 15°, with Shift to the next straight view</td><td>Arrows</td></tr>"
-             "<tr><td>Scene · hide supports while held</td><td>`</td></tr>"
-             "<tr><td>Scene · slide while held</td><td>Space</td></tr>"
-             "<tr><td>Scene · brush size</td><td>Ctrl+wheel</td></tr>"
-             "<tr><td>Scene · slide the cut</td><td>Shift+wheel</td></tr>"
-             "<tr><td>Strip · one layer, with Shift ten</td><td>Wheel</td></tr></table>");
+      rows += QString("<tr><td>%1 · %2&nbsp;&nbsp;</td><td>%3</td></tr>")
+                  .arg(command.menu, command.name, command.shortcut.toString().toHtmlEscaped());
+  rows +=
+      tr("<tr><td>Scene · turn by 15°, with Shift to the next straight view</td><td>Arrows</td></tr>"
+         "<tr><td>Scene · hide supports while held</td><td>`</td></tr>"
+         "<tr><td>Scene · slide while held</td><td>Space</td></tr>"
+         "<tr><td>Scene · brush size</td><td>Ctrl+wheel</td></tr>"
+         "<tr><td>Scene · slide the cut</td><td>Shift+wheel</td></tr>"
+         "<tr><td>Strip · one layer, with Shift ten</td><td>Wheel</td></tr></table>");
   QMessageBox box(QMessageBox::NoIcon, tr("Keys"), rows, QMessageBox::Close, this);
   box.exec();
 }

@@ -25,18 +25,38 @@ constexpr int pictureWidth = 250;         // points on the page
 constexpr std::size_t mostFindings = 12;  // on one page
 
 // What decides how a print comes out and comes apart.
-constexpr const char* telling[] = {"support.on", "support.source", "support.footing", "support.structure", "support.free_lean", "support.bridge_limit", "support.gap.above", "support.gap.below",
-                                   "support.gap.beside", "support.interface.upper.layers", "support.interface.upper.spacing", "support.body.spacing", "support.filament.interface",
-                                   "support.bed.layers", "brim.width", "layer.height", "line.width", "infill.density", "filament.name", "machine.name"};
+constexpr const char* telling[] = {"support.on",
+                                   "support.source",
+                                   "support.footing",
+                                   "support.structure",
+                                   "support.free_lean",
+                                   "support.bridge_limit",
+                                   "support.gap.above",
+                                   "support.gap.below",
+                                   "support.gap.beside",
+                                   "support.interface.upper.layers",
+                                   "support.interface.upper.spacing",
+                                   "support.body.spacing",
+                                   "support.filament.interface",
+                                   "support.bed.layers",
+                                   "brim.width",
+                                   "layer.height",
+                                   "line.width",
+                                   "infill.density",
+                                   "filament.name",
+                                   "machine.name"};
 
 QString escaped(const std::string& text) { return QString::fromStdString(text).toHtmlEscaped(); }
 
 // Sizes of h1 to h6 come out wrong on paper.
-QString heading(const QString& words) { return QString("<p style='font-size:11pt; margin:10px 0 3px 0'><b>%1</b></p>").arg(words); }
+QString heading(const QString& words) {
+  return QString("<p style='font-size:11pt; margin:10px 0 3px 0'><b>%1</b></p>").arg(words);
+}
 
 QString valueOf(const Settings& settings, const SettingRow& row) {
   const SettingValue& value = settings.value(row.key);
-  if (const auto* number = std::get_if<double>(&value)) return QString("%1 %2").arg(*number).arg(QString::fromStdString(row.unit)).trimmed();
+  if (const auto* number = std::get_if<double>(&value))
+    return QString("%1 %2").arg(*number).arg(QString::fromStdString(row.unit)).trimmed();
   if (const auto* yes = std::get_if<bool>(&value)) return *yes ? QObject::tr("yes") : QObject::tr("no");
   const std::string& text = std::get<std::string>(value);
   return row.choices.empty() ? escaped(text) : escaped(choiceInWords(row.key, text));
@@ -47,7 +67,9 @@ QString asData(const QImage& image) {
   QBuffer buffer(&bytes);
   buffer.open(QIODevice::WriteOnly);
   image.save(&buffer, "PNG");
-  return QString("<img width='%1' src='data:image/png;base64,%2'>").arg(pictureWidth).arg(QString::fromLatin1(bytes.toBase64()));
+  return QString("<img width='%1' src='data:image/png;base64,%2'>")
+      .arg(pictureWidth)
+      .arg(QString::fromLatin1(bytes.toBase64()));
 }
 
 // From the front and above, and from below: where most of what matters is.
@@ -71,7 +93,8 @@ QString settingsTable(const Settings& settings) {
   std::size_t at = 0;
   for (const char* key : telling) {
     const SettingRow& row = settingRow(key);
-    rows += QString("%1<td>%2&nbsp;&nbsp;</td><td>%3&nbsp;&nbsp;&nbsp;&nbsp;</td>%4").arg(at % 2 == 0 ? "<tr>" : "", escaped(row.label), valueOf(settings, row), at % 2 == 1 ? "</tr>" : "");
+    rows += QString("%1<td>%2&nbsp;&nbsp;</td><td>%3&nbsp;&nbsp;&nbsp;&nbsp;</td>%4")
+                .arg(at % 2 == 0 ? "<tr>" : "", escaped(row.label), valueOf(settings, row), at % 2 == 1 ? "</tr>" : "");
     ++at;
   }
   return "<table cellspacing='1'>" + rows + (at % 2 == 1 ? "</tr>" : "") + "</table>";
@@ -79,12 +102,16 @@ QString settingsTable(const Settings& settings) {
 
 QString tallyTable(const Build& build, const Settings& settings) {
   const Tally& tally = build.tally;
-  const auto row = [](const QString& what, const QString& figure) { return QString("<tr><td>%1&nbsp;&nbsp;</td><td align='right'>%2</td></tr>").arg(what, figure); };
+  const auto row = [](const QString& what, const QString& figure) {
+    return QString("<tr><td>%1&nbsp;&nbsp;</td><td align='right'>%2</td></tr>").arg(what, figure);
+  };
   const auto g = [&](const Use& use) { return QObject::tr("%1 g").arg(grams(use, settings), 0, 'f', 2); };
   double contact = 0;
   for (const Piece& piece : build.support->pieces) contact += piece.contactAbove;
-  return "<table cellspacing='1'>" + row(QObject::tr("time"), durationWords(tally.seconds)) + row(QObject::tr("filament"), g(tally.whole())) + row(QObject::tr("of it support"), g(tally.support())) +
-         row(QObject::tr("money"), QString::number(money(tally.whole(), settings), 'f', 2)) + row(QObject::tr("pieces of support"), QString::number(build.support->pieces.size())) +
+  return "<table cellspacing='1'>" + row(QObject::tr("time"), durationWords(tally.seconds)) +
+         row(QObject::tr("filament"), g(tally.whole())) + row(QObject::tr("of it support"), g(tally.support())) +
+         row(QObject::tr("money"), QString::number(money(tally.whole(), settings), 'f', 2)) +
+         row(QObject::tr("pieces of support"), QString::number(build.support->pieces.size())) +
          row(QObject::tr("contact under the part"), QObject::tr("%1 mm²").arg(contact, 0, 'f', 0)) + "</table>";
 }
 
@@ -92,8 +119,10 @@ QString piecesWords(const Build& build) {
   std::map<Grade, std::size_t> counts;
   for (const PieceFigures& piece : build.pieces) ++counts[piece.grade];
   QString words;
-  for (const auto& [grade, count] : counts) words += QString("%1%2: %3").arg(words.isEmpty() ? "" : ", ", QObject::tr(nameOf(grade))).arg(count);
-  return words.isEmpty() ? QObject::tr("No support is built.") : QObject::tr("Pieces by how they come off: %1.").arg(words);
+  for (const auto& [grade, count] : counts)
+    words += QString("%1%2: %3").arg(words.isEmpty() ? "" : ", ", QObject::tr(nameOf(grade))).arg(count);
+  return words.isEmpty() ? QObject::tr("No support is built.")
+                         : QObject::tr("Pieces by how they come off: %1.").arg(words);
 }
 
 QString findingsList(const Findings& findings) {
@@ -101,10 +130,13 @@ QString findingsList(const Findings& findings) {
   QString list;
   for (std::size_t i = 0; i < std::min(findings.size(), mostFindings); ++i) {
     const Finding& finding = findings[i];
-    list += QString("<p style='margin:2px'><b>%1.</b> %2%3</p>")
-                .arg(QObject::tr(nameOf(finding.severity)), escaped(finding.message), finding.accepted ? QObject::tr(" <i>Accepted: %1</i>").arg(escaped(*finding.accepted)) : QString());
+    list +=
+        QString("<p style='margin:2px'><b>%1.</b> %2%3</p>")
+            .arg(QObject::tr(nameOf(finding.severity)), escaped(finding.message),
+                 finding.accepted ? QObject::tr(" <i>Accepted: %1</i>").arg(escaped(*finding.accepted)) : QString());
   }
-  if (findings.size() > mostFindings) list += QObject::tr("<p style='margin:2px'>And %1 more.</p>").arg(findings.size() - mostFindings);
+  if (findings.size() > mostFindings)
+    list += QObject::tr("<p style='margin:2px'>And %1 more.</p>").arg(findings.size() - mostFindings);
   return list;
 }
 
@@ -112,19 +144,31 @@ QString page(Session& session, SceneView& scene) {
   const Shown& shown = session.shown();
   QString names;
   for (const PartPtr& part : shown.project->parts) names += (names.isEmpty() ? "" : ", ") + escaped(part->name);
-  const QString verdict = session.trialPrint() ? QString::fromStdString(verdictOf(*session.trialPrint())) : QObject::tr("The trial print was not run.");
-  return QString("<html><head><meta charset='utf-8'><title>%1</title></head><body style='font-family: Lato, sans-serif; font-size: 9pt; color: #2C2A27'>"
-                 "<p style='font-size:15pt; margin:0'><b>%1</b></p><p style='margin:0 0 6px 0'>%2 · %3 · Meek Trellis " TRELLIS_VERSION "</p>%4"
-                 "<table width='100%'><tr><td valign='top'>%5%6</td><td width='24'></td><td valign='top'>%7%8</td></tr></table>%9")
-             .arg(session.title().toHtmlEscaped(), names, QLocale().toString(QDate::currentDate(), QLocale::ShortFormat), picturesOf(session, scene), heading(QObject::tr("Tally")),
-                  tallyTable(*shown.build, shown.project->settings), heading(QObject::tr("Settings")), settingsTable(shown.project->settings), heading(QObject::tr("Trial print and removal"))) +
-         QString("<p style='margin:0'>%1<br>%2</p>%3%4</body></html>").arg(verdict.toHtmlEscaped(), piecesWords(*shown.build), heading(QObject::tr("Findings")), findingsList(shown.build->findings));
+  const QString verdict = session.trialPrint() ? QString::fromStdString(verdictOf(*session.trialPrint()))
+                                               : QObject::tr("The trial print was not run.");
+  return QString(
+             "<html><head><meta charset='utf-8'><title>%1</title></head><body style='font-family: Lato, sans-serif; "
+             "font-size: 9pt; color: #2C2A27'>"
+             "<p style='font-size:15pt; margin:0'><b>%1</b></p><p style='margin:0 0 6px 0'>%2 · %3 · Meek "
+             "Trellis " TRELLIS_VERSION
+             "</p>%4"
+             "<table width='100%'><tr><td valign='top'>%5%6</td><td width='24'></td><td "
+             "valign='top'>%7%8</td></tr></table>%9")
+             .arg(session.title().toHtmlEscaped(), names,
+                  QLocale().toString(QDate::currentDate(), QLocale::ShortFormat), picturesOf(session, scene),
+                  heading(QObject::tr("Tally")), tallyTable(*shown.build, shown.project->settings),
+                  heading(QObject::tr("Settings")), settingsTable(shown.project->settings),
+                  heading(QObject::tr("Trial print and removal"))) +
+         QString("<p style='margin:0'>%1<br>%2</p>%3%4</body></html>")
+             .arg(verdict.toHtmlEscaped(), piecesWords(*shown.build), heading(QObject::tr("Findings")),
+                  findingsList(shown.build->findings));
 }
 
 }  // namespace
 
 void writeReport(Session& session, SceneView& scene, const QString& path) {
-  if (!session.shown().build || session.isStale()) throw Error("The print is still being built. Try again when the bar below has gone.");
+  if (!session.shown().build || session.isStale())
+    throw Error("The print is still being built. Try again when the bar below has gone.");
   if (session.shown().build->print.layers.empty()) throw Error("There is nothing to report on yet. Open a part first.");
   const QString html = page(session, scene);
   if (!path.endsWith(".pdf", Qt::CaseInsensitive)) return writeFileAtomically(path.toStdString(), html.toStdString());

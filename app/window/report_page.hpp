@@ -8,8 +8,8 @@ namespace trellis {
 
 class SceneView;
 
-// As PDF, or as one HTML file with its pictures inside, by the name's end. The scene gives the pictures and keeps its view. Throws Error
-// while the print is still being built or nothing is there, and when the file cannot be written.
+// As PDF, or as one HTML file with its pictures inside, by the name's end. The scene gives the pictures and keeps its
+// view. Throws Error while the print is still being built or nothing is there, and when the file cannot be written.
 void writeReport(Session& session, SceneView& scene, const QString& path);
 
 }  // namespace trellis

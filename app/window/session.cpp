@@ -17,7 +17,7 @@ namespace trellis {
 
 namespace {
 
-constexpr int pictureSize = 88;            // pixels
+constexpr int pictureSize = 88;  // pixels
 constexpr std::size_t turningsShown = 10;
 constexpr double leastSize = 1, mostSize = 2000;  // mm; outside, the file was hardly drawn in millimetres
 
@@ -26,7 +26,9 @@ constexpr double leastSize = 1, mostSize = 2000;  // mm; outside, the file was h
 Session::Session(QObject* parent) : QObject(parent), pipeline_(std::make_unique<Pipeline>()) {
   history_.markSaved();
   const Worker::Reports reports{
-      [this](double fraction, std::string stage) { here([=, this] { Q_EMIT progressed(fraction, QString::fromStdString(stage)); }); },
+      [this](double fraction, std::string stage) {
+        here([=, this] { Q_EMIT progressed(fraction, QString::fromStdString(stage)); });
+      },
       [this](std::string sentence) { here([=, this] { Q_EMIT failed(QString::fromStdString(sentence)); }); }};
   errands_ = std::make_unique<Worker>(reports);
   builder_ = std::make_unique<Worker>(reports);
@@ -35,7 +37,9 @@ Session::Session(QObject* parent) : QObject(parent), pipeline_(std::make_unique<
 Session::~Session() = default;
 
 // One that arrives after the session is gone is dropped by Qt.
-void Session::here(std::function<void()> call) { QMetaObject::invokeMethod(this, std::move(call), Qt::QueuedConnection); }
+void Session::here(std::function<void()> call) {
+  QMetaObject::invokeMethod(this, std::move(call), Qt::QueuedConnection);
+}
 
 Settings Session::settingsInHand() const {
   return selection_.empty() ? settings() : settingsOf(*project(), selection_.back());
@@ -152,7 +156,8 @@ void Session::rebuild() {
       });
     };
     Shown shown{wanted, pipeline_->run(*wanted, progress, sitesKnown), nullptr, nullptr};
-    shown.supports = std::make_shared<const SupportSolid>(solidOf(*shown.build->support, shown.build->trees, shown.build->bed, progress));
+    shown.supports = std::make_shared<const SupportSolid>(
+        solidOf(*shown.build->support, shown.build->trees, shown.build->bed, progress));
     shown.supportTree = std::make_shared<const MeshTree>(surfaceOf(*shown.supports));
     here([this, shown] {
       shown_ = shown;
@@ -199,16 +204,20 @@ void Session::findTurnings() {
         placement.turn = turning.turn;
         const Affine placed = transformOf(droppedTo(placement, *part->mesh, 0), *part->mesh);
         const Stability standing = roughStability(*part->mesh, placed, stabilityRules(settings), progress);
-        shown.push_back({turning, portrait(*part->mesh, placed, pictureSize), standing.mostGiving() ? standing.mostGiving()->give : 0, standing.leastHeld() ? standing.leastHeld()->factor : 0});
+        shown.push_back({turning, portrait(*part->mesh, placed, pictureSize),
+                         standing.mostGiving() ? standing.mostGiving()->give : 0,
+                         standing.leastHeld() ? standing.leastHeld()->factor : 0});
       }
       here([=, this] {
-        if (selection_.empty() || project()->parts[selection_.back()] != part) return;  // another was selected meanwhile
+        if (selection_.empty() || project()->parts[selection_.back()] != part)
+          return;  // another was selected meanwhile
         turnings_ = shown;
         Q_EMIT turningsChanged();
       });
     };
     progress.report(0.1, "looking for turnings");
-    const TurningSurvey survey(part->mesh, part->placement.scale, {settings.number("support.free_lean"), settings.number("layer.height")});
+    const TurningSurvey survey(part->mesh, part->placement.scale,
+                               {settings.number("support.free_lean"), settings.number("layer.height")});
     const std::vector<Turning> first = survey.candidates(turningsShown, progress);
     show(first);
     progress.report(0.4, "refining turnings");
@@ -234,22 +243,28 @@ void Session::open(const QString& path, bool addToThis) {
       }
       Q_EMIT opened(path);
       if (!addToThis && read.fromNewerVersion)
-        Q_EMIT failed(QFileInfo(path).fileName() + " was saved by a newer Meek Trellis. It is open to look at; saving it here would lose "
-                                                   "what this version does not know.");
+        Q_EMIT failed(QFileInfo(path).fileName() +
+                      " was saved by a newer Meek Trellis. It is open to look at; saving it here would lose "
+                      "what this version does not know.");
       double largest = 0;
-      for (const PartPtr& part : read.project->parts) largest = std::max(largest, part->mesh->bounds.sizes().maxCoeff());
+      for (const PartPtr& part : read.project->parts)
+        largest = std::max(largest, part->mesh->bounds.sizes().maxCoeff());
       if (!read.isProject && (largest < leastSize || largest > mostSize)) Q_EMIT oddlySized(largest);
     });
   });
 }
 
 void Session::refuseWhileTrying() const {
-  if (isTrying()) throw Error("Something is only being tried out: " + history_.trialName() + ". Keep it or leave it first.");
+  if (isTrying())
+    throw Error("Something is only being tried out: " + history_.trialName() + ". Keep it or leave it first.");
 }
 
 void Session::save(const QString& path) {
   refuseWhileTrying();
-  if (readOnly_) throw Error("This project comes from a newer Meek Trellis and saving it here would lose decisions. Install the newer version.");
+  if (readOnly_)
+    throw Error(
+        "This project comes from a newer Meek Trellis and saving it here would lose decisions. Install the newer "
+        "version.");
   writeFileAtomically(path.toStdString(), packProject(*project()));
   path_ = path;
   history_.markSaved();

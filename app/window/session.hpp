@@ -68,8 +68,8 @@ class Session : public QObject {
 
   // Shows what an operation would give, until it is kept or left. In the background where it takes long.
   void tryOut(const Operation& operation);
-  void tryMending(MendBy way);                 // the selected part, in the background
-  void tryReplacing(const QString& path);      // its mesh by another file's, in the background
+  void tryMending(MendBy way);             // the selected part, in the background
+  void tryReplacing(const QString& path);  // its mesh by another file's, in the background
   bool isTrying() const { return history_.isTrying(); }
   QString trialName() const { return QString::fromStdString(history_.trialName()); }
   // What was done to get there, in words, and the facets of the selected part that are new.
@@ -83,7 +83,7 @@ class Session : public QObject {
   void open(const QString& path, bool addToThis = false);
   void save(const QString& path);
   void exportGcode(const QString& path);
-  void exportStl(const QString& path);  // all parts where they stand, as one mesh
+  void exportStl(const QString& path);           // all parts where they stand, as one mesh
   const QString& path() const { return path_; }  // of the project file, or empty
   QString title() const;
   bool isModified() const { return !history_.isSaved(); }
@@ -111,12 +111,16 @@ class Session : public QObject {
   // The selected part that figures are shown of, or −1; further ones may be selected with it.
   int selectedPart() const { return selection_.empty() ? -1 : static_cast<int>(selection_.back()); }
   const std::vector<std::size_t>& selection() const { return selection_; }
-  void selectPart(int part) { select(part < 0 ? std::vector<std::size_t>() : std::vector{static_cast<std::size_t>(part)}); }
+  void selectPart(int part) {
+    select(part < 0 ? std::vector<std::size_t>() : std::vector{static_cast<std::size_t>(part)});
+  }
   void select(std::vector<std::size_t> parts);
 
   // Whether settings that a part may have of its own are changed for the selected part only.
   bool editsPart() const { return editsPart_ && !selection_.empty(); }
-  std::optional<std::size_t> editedPart() const { return editsPart() ? std::optional(selection_.back()) : std::nullopt; }
+  std::optional<std::size_t> editedPart() const {
+    return editsPart() ? std::optional(selection_.back()) : std::nullopt;
+  }
   Settings settingsEdited() const { return editsPart() ? settingsInHand() : settings(); }
   void setEditsPart(bool editsPart);
 
@@ -150,7 +154,7 @@ class Session : public QObject {
   int twinAxis() const { return twinAxis_; }
   std::pair<double, double> range() const { return range_; }  // shown heights, mm
   void setRange(double low, double high);
-  double height() const;  // of the print, mm
+  double height() const;             // of the print, mm
   std::vector<double> tops() const;  // of its layers, ascending; of an opened file's, where one is shown
 
  Q_SIGNALS:
@@ -180,7 +184,8 @@ class Session : public QObject {
   void findTwin();
   void here(std::function<void()> call);  // on the window's thread
   // From another thread: what was worked out from a project is tried out if nothing else was done meanwhile.
-  void offer(const ProjectPtr& from, const ProjectPtr& result, const std::string& name, const QStringList& notes, const std::vector<std::uint32_t>& facets);
+  void offer(const ProjectPtr& from, const ProjectPtr& result, const std::string& name, const QStringList& notes,
+             const std::vector<std::uint32_t>& facets);
 
   History history_{std::make_shared<const Project>()};
   Shown shown_;

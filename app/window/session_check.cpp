@@ -31,9 +31,12 @@ void Session::runTrialPrint() {
   triedBuild_ = shown_.build;
   errands_->doNext([this, shown = shown_](const Progress& progress) {
     progress.report(0, "writing G-code");
-    const std::string text = writeGcode(shown.build->print, gcodeRules(*shown.project, shown.build->print.layers.back()->top), totalsOf(*shown.build, shown.project->settings), progress);
+    const std::string text =
+        writeGcode(shown.build->print, gcodeRules(*shown.project, shown.build->print.layers.back()->top),
+                   totalsOf(*shown.build, shown.project->settings), progress);
     progress.report(0.1, "reading it again");
-    auto trial = std::make_shared<const TrialPrint>(trellis::trialPrint(readGcode(text, progress), trialRules(shown.project->settings), progress));
+    auto trial = std::make_shared<const TrialPrint>(
+        trellis::trialPrint(readGcode(text, progress), trialRules(shown.project->settings), progress));
     here([this, trial, build = shown.build] {
       if (shown_.build != build) return;
       trialPrint_ = trial;
@@ -45,7 +48,8 @@ void Session::runTrialPrint() {
 void Session::openGcode(const QString& path) {
   errands_->doNext([this, path, rules = trialRules(settings())](const Progress& progress) {
     progress.report(0, "reading G-code");
-    auto trial = std::make_shared<const TrialPrint>(trellis::trialPrint(readGcode(readFile(path.toStdString()), progress), rules, progress));
+    auto trial = std::make_shared<const TrialPrint>(
+        trellis::trialPrint(readGcode(readFile(path.toStdString()), progress), rules, progress));
     here([this, path, trial] {
       gcode_ = OpenedGcode{QFileInfo(path).fileName(), trial};
       Q_EMIT gcodeChanged();

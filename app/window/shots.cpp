@@ -55,7 +55,9 @@ bool waitForTurnings(Session& session) {
 
 std::size_t partNamed(const Session& session, const std::string& name) {
   const auto& parts = session.project()->parts;
-  return static_cast<std::size_t>(std::find_if(parts.begin(), parts.end(), [&](const PartPtr& part) { return part->name == name; }) - parts.begin());
+  return static_cast<std::size_t>(
+      std::find_if(parts.begin(), parts.end(), [&](const PartPtr& part) { return part->name == name; }) -
+      parts.begin());
 }
 
 // The latch alone, from below: its groove blocked, a zone kept clear at the post, a prop under the knob.
@@ -84,7 +86,8 @@ bool decide(MainWindow& window) {
 void cutOpen(MainWindow& window) {
   Session& session = window.session();
   const std::size_t manifold = partNamed(session, "manifold");
-  const Box3 box = placedBounds(session.project()->parts[manifold]->placement, *session.project()->parts[manifold]->mesh);
+  const Box3 box =
+      placedBounds(session.project()->parts[manifold]->placement, *session.project()->parts[manifold]->mesh);
   session.selectPart(static_cast<int>(manifold));
   window.scene().camera().turnTo(-70, -14);
   window.scene().camera().fit(box);
@@ -115,8 +118,8 @@ void waitForTrial(Session& session) {
   while (!session.trialPrint()) loop.exec();
 }
 
-// The frond alone with decisions only, where it begins in mid-air; then as its findings mend it, with a piece on its way out, the gap from
-// the side and a layer by what it stands on; and the same read from its G-code alone.
+// The frond alone with decisions only, where it begins in mid-air; then as its findings mend it, with a piece on its
+// way out, the gap from the side and a layer by what it stands on; and the same read from its G-code alone.
 bool check(MainWindow& window, const std::function<void(const QString&)>& shot) {
   Session& session = window.session();
   Part plain = *session.project()->parts[partNamed(session, "frond")];
@@ -138,7 +141,9 @@ bool check(MainWindow& window, const std::function<void(const QString&)>& shot) 
   const Build& built = *session.shown().build;
   double most = 0;
   for (std::size_t i = 0; i < built.pieces.size(); ++i)
-    if (const Freedom& freedom = built.pieces[i].freedom; freedom.free && freedom.direction.z() > -0.8 && built.tally.pieces[i].volume > most) {  // not down into the plate
+    if (const Freedom& freedom = built.pieces[i].freedom;
+        freedom.free && freedom.direction.z() > -0.8 &&
+        built.tally.pieces[i].volume > most) {  // not down into the plate
       most = built.tally.pieces[i].volume;
       session.takePiece(static_cast<int>(i));
       const Vec3& way = built.pieces[i].freedom.direction;  // across the view
@@ -150,8 +155,12 @@ bool check(MainWindow& window, const std::function<void(const QString&)>& shot) 
   shot("piece-out");
   session.takePiece(-1);
   // Nearest to the eye that looks along y.
-  const auto nearness = [](const DemandSite* site) { return site->lowest > 100 ? boundsOf(site->layers.front()).center().y() : 1e9; };
-  const DemandSite* nearest = *std::min_element(built.demand.begin(), built.demand.end(), [&](const DemandSite* a, const DemandSite* b) { return nearness(a) < nearness(b); });
+  const auto nearness = [](const DemandSite* site) {
+    return site->lowest > 100 ? boundsOf(site->layers.front()).center().y() : 1e9;
+  };
+  const DemandSite* nearest =
+      *std::min_element(built.demand.begin(), built.demand.end(),
+                        [&](const DemandSite* a, const DemandSite* b) { return nearness(a) < nearness(b); });
   const Vec2 middle = boundsOf(nearest->layers.front()).center();
   window.scene().camera().turnTo(-90, 2);
   window.scene().camera().lookAt({middle.x(), middle.y(), built.plan.spans[nearest->lowest].bottom}, 22);
@@ -259,8 +268,11 @@ int takeShots(MainWindow& window, const QString& folder) {
   const std::size_t snail = growTrees(window, "snail", 20, 10);
   if (!waitForBuild(session)) return 1;
   const std::vector<Site>& hanging = session.shown().build->parts[snail].sites->list;
-  const auto largest = std::max_element(hanging.begin(), hanging.end(), [](const Site& a, const Site& b) { return a.area * (a.low > 5) < b.area * (b.low > 5); });
-  session.perform(DecideSite{snail, largest->at, std::nullopt, Overrides{{"support.structure", std::string("normal")}}});
+  const auto largest = std::max_element(hanging.begin(), hanging.end(), [](const Site& a, const Site& b) {
+    return a.area * (a.low > 5) < b.area * (b.low > 5);
+  });
+  session.perform(
+      DecideSite{snail, largest->at, std::nullopt, Overrides{{"support.structure", std::string("normal")}}});
   if (!waitForBuild(session)) return 1;
   shot("mixed");
   session.setEditsPart(false);
@@ -269,7 +281,8 @@ int takeShots(MainWindow& window, const QString& folder) {
   // A part that came without some of its facets, and what mending would make of it.
   Part torn = *demo->parts[2];
   std::vector<Facet> facets = torn.mesh->facets;
-  facets.erase(facets.begin() + static_cast<std::ptrdiff_t>(facets.size() / 3), facets.begin() + static_cast<std::ptrdiff_t>(facets.size() / 3 + 240));
+  facets.erase(facets.begin() + static_cast<std::ptrdiff_t>(facets.size() / 3),
+               facets.begin() + static_cast<std::ptrdiff_t>(facets.size() / 3 + 240));
   torn.mesh = makeMesh(torn.mesh->vertices, facets);
   torn.marks = std::make_shared<const Marks>();
   session.newProject();

@@ -46,8 +46,9 @@ void Worker::work() {
       if (closing_) return;
       task = std::move(tasks_.front());
       tasks_.pop_front();
-      progress = running_ = std::make_shared<Progress>(
-          [this](double fraction, std::string_view stage) { reports_.progress(std::min(fraction, 0.99), std::string(stage)); });
+      progress = running_ = std::make_shared<Progress>([this](double fraction, std::string_view stage) {
+        reports_.progress(std::min(fraction, 0.99), std::string(stage));
+      });
     }
     try {
       task(*progress);

@@ -24,7 +24,9 @@ QString suitsWords(const Shown& shown, const Part* part) {
     if (part && here.name != part->name) continue;
     const StructureAdvice advice = adviseFor(shown.build->parts[p]);
     const QString name = QString::fromStdString(here.name), reason = QString::fromStdString(advice.reason);
-    words += (words.isEmpty() ? "" : "\n") + (advice.structure == Structure::tree ? QObject::tr("Tree suits %1: %2.") : QObject::tr("Normal suits %1: %2.")).arg(name, reason);
+    words += (words.isEmpty() ? "" : "\n") + (advice.structure == Structure::tree ? QObject::tr("Tree suits %1: %2.")
+                                                                                  : QObject::tr("Normal suits %1: %2."))
+                                                 .arg(name, reason);
   }
   return words;
 }
@@ -34,10 +36,17 @@ QString savedWords(const Shown& shown) {
   if (!shown.build || shown.build->tally.toolChanges == 0) return QObject::tr("Support is printed from one filament.");
   const auto dissolve = [](const PieceFigures& piece) { return piece.wouldDissolve; };
   const auto& pieces = shown.build->pieces;
-  if (std::none_of(pieces.begin(), pieces.end(), dissolve)) return QObject::tr("%1 tool changes.").arg(shown.build->tally.toolChanges);
-  const auto held = std::count_if(pieces.begin(), pieces.end(), [&](const PieceFigures& piece) { return dissolve(piece) && piece.bodyTool == 1; });
-  return QObject::tr("%1 of %2 pieces keep a body that dissolves. The others' bodies from the first filament save %3 h; %4 tool changes.")
-      .arg(held).arg(pieces.size()).arg(shown.build->savedSeconds / 3600, 0, 'f', 2).arg(shown.build->tally.toolChanges);
+  if (std::none_of(pieces.begin(), pieces.end(), dissolve))
+    return QObject::tr("%1 tool changes.").arg(shown.build->tally.toolChanges);
+  const auto held = std::count_if(pieces.begin(), pieces.end(),
+                                  [&](const PieceFigures& piece) { return dissolve(piece) && piece.bodyTool == 1; });
+  return QObject::tr(
+             "%1 of %2 pieces keep a body that dissolves. The others' bodies from the first filament save %3 h; %4 "
+             "tool changes.")
+      .arg(held)
+      .arg(pieces.size())
+      .arg(shown.build->savedSeconds / 3600, 0, 'f', 2)
+      .arg(shown.build->tally.toolChanges);
 }
 
 }  // namespace
@@ -67,10 +76,12 @@ BuildSheet::BuildSheet(Session& session, QWidget* parent) : Worksheet(tr("Build"
   addSettings({"support.body.pattern", "support.body.spacing"});
   column_->addWidget(new DensityEditor(session, "support.body.spacing"));
   addAdvice({"support.interface.upper.layers", "support.interface.upper.spacing", "support.body.spacing"});
-  addSettings({"support.body.walls", "support.graded.layers", "support.graded.density", "support.normal.outline", "support.normal.column"});
+  addSettings({"support.body.walls", "support.graded.layers", "support.graded.density", "support.normal.outline",
+               "support.normal.column"});
   addAdvice({"support.graded.density", "support.normal.column"});
   addSection(tr("Branches of a tree"));
-  addSettings({"support.tree.tip_width", "support.tree.tip_spacing", "support.tree.branch_lean", "support.tree.trunk_width", "support.tree.walls", "support.tree.inner_spacing",
+  addSettings({"support.tree.tip_width", "support.tree.tip_spacing", "support.tree.branch_lean",
+               "support.tree.trunk_width", "support.tree.walls", "support.tree.inner_spacing",
                "support.tree.foot_width", "support.tree.foot_height"});
   addSection(tr("Where it stands"));
   addSettings({"support.interface.lower.layers", "support.interface.lower.pattern", "support.interface.lower.spacing"});
@@ -82,7 +93,8 @@ BuildSheet::BuildSheet(Session& session, QWidget* parent) : Worksheet(tr("Build"
   addSettings({"support.filament.interface", "support.filament.body"});
   saved_ = addQuiet("");
   saved_->setObjectName("saved");
-  addSettings({"filament2.name", "filament2.soluble", "filament2.speed", "filament2.nozzle_temperature", "filament2.density", "filament2.price", "prime.purge", "machine.tool_change_time"});
+  addSettings({"filament2.name", "filament2.soluble", "filament2.speed", "filament2.nozzle_temperature",
+               "filament2.density", "filament2.price", "prime.purge", "machine.tool_change_time"});
   pieces_ = addQuiet("");
   addSection(tr("Holds"));
   addSettings({"support.gap.hold", "support.hold.tie_spacing"});
@@ -103,9 +115,11 @@ void BuildSheet::refresh() {
   scope_->setEnabled(any);
   scope_->setCurrentIndex(session_.editsPart() ? 1 : 0);
   const std::size_t own = part ? part->settings.size() : 0;
-  own_->setText(!part ? tr("Select a part in Place to give it settings of its own.")
+  own_->setText(!part      ? tr("Select a part in Place to give it settings of its own.")
                 : own == 0 ? tr("%1 follows the plate in everything.").arg(QString::fromStdString(part->name))
-                           : tr("%1 differs from the plate in %2; its names are bold when it alone is set.").arg(QString::fromStdString(part->name)).arg(own));
+                           : tr("%1 differs from the plate in %2; its names are bold when it alone is set.")
+                                 .arg(QString::fromStdString(part->name))
+                                 .arg(own));
   const bool on = session_.settingsEdited().yes("support.on");
   notice_->setVisible(!on);
   notice_->setText(tr("Supports are off: nothing below is built. Everything can still be set."));
@@ -113,7 +127,9 @@ void BuildSheet::refresh() {
   suits_->setText(suitsWords(shown, part));
   suits_->setVisible(!suits_->text().isEmpty());
   const std::size_t count = shown.build ? shown.build->support->pieces.size() : 0;
-  pieces_->setText(count == 0 ? tr("No support is built.") : tr("Built as %1; Check lists what each is printed from and how it comes off.").arg(count == 1 ? tr("1 piece") : tr("%1 pieces").arg(count)));
+  pieces_->setText(count == 0 ? tr("No support is built.")
+                              : tr("Built as %1; Check lists what each is printed from and how it comes off.")
+                                    .arg(count == 1 ? tr("1 piece") : tr("%1 pieces").arg(count)));
   saved_->setText(savedWords(shown));
 }
 

@@ -18,15 +18,19 @@ namespace {
 
 // What the lines of the part stand on, as a small table.
 QString lengthsOf(const TrialPrint& trial) {
-  static const char* names[] = {QT_TR_NOOP("on the plate"), QT_TR_NOOP("on material"), QT_TR_NOOP("on support"), QT_TR_NOOP("bridging"), QT_TR_NOOP("on air")};
+  static const char* names[] = {QT_TR_NOOP("on the plate"), QT_TR_NOOP("on material"), QT_TR_NOOP("on support"),
+                                QT_TR_NOOP("bridging"), QT_TR_NOOP("on air")};
   QString rows = "<table>";
   double all = 0;
   for (const double length : trial.partLength) all += length;
   for (std::size_t i = 0; i < trial.partLength.size(); ++i) {
     const bool bad = static_cast<Bearing>(i) == Bearing::air && trial.partLength[i] >= 0.5;
-    rows += QString("<tr><td>%1%2&nbsp;&nbsp;</td><td align='right'>%3 m&nbsp;&nbsp;</td><td align='right'>%4 %</td></tr>")
-                .arg(bad ? QString("<span style='color:%1'>◆</span> ").arg(theme().floating.name()) : QString(), QObject::tr(names[i]))
-                .arg(trial.partLength[i] / 1000, 0, 'f', 2).arg(all > 0 ? trial.partLength[i] / all * 100 : 0, 0, 'f', 2);
+    rows +=
+        QString("<tr><td>%1%2&nbsp;&nbsp;</td><td align='right'>%3 m&nbsp;&nbsp;</td><td align='right'>%4 %</td></tr>")
+            .arg(bad ? QString("<span style='color:%1'>◆</span> ").arg(theme().floating.name()) : QString(),
+                 QObject::tr(names[i]))
+            .arg(trial.partLength[i] / 1000, 0, 'f', 2)
+            .arg(all > 0 ? trial.partLength[i] / all * 100 : 0, 0, 'f', 2);
   }
   return rows + "</table>";
 }
@@ -37,13 +41,19 @@ QString standingWords(const Build& build, const Project& project) {
     const Stability& stability = *build.parts[p].stability;
     const StandingLevel *most = stability.mostGiving(), *least = stability.leastHeld();
     if (!most) continue;
-    words += (words.isEmpty() ? "" : "\n") + QObject::tr("%1 gives way by %2 mm at most, at %3 mm height; the plate holds it %4.")
-                                                 .arg(QString::fromStdString(project.parts[p]->name)).arg(most->give, 0, 'f', 2).arg(most->z, 0, 'f', 0)
-                                                 .arg(least->factor > 99 ? QObject::tr("over 99 times") : QObject::tr("%1 times").arg(least->factor, 0, 'f', 1));
+    words += (words.isEmpty() ? "" : "\n") +
+             QObject::tr("%1 gives way by %2 mm at most, at %3 mm height; the plate holds it %4.")
+                 .arg(QString::fromStdString(project.parts[p]->name))
+                 .arg(most->give, 0, 'f', 2)
+                 .arg(most->z, 0, 'f', 0)
+                 .arg(least->factor > 99 ? QObject::tr("over 99 times")
+                                         : QObject::tr("%1 times").arg(least->factor, 0, 'f', 1));
     const auto held = [](const StandingLevel& level) { return level.held; };
     const auto first = std::find_if(stability.levels.begin(), stability.levels.end(), held);
     if (first != stability.levels.end())
-      words += QObject::tr(" Support holds it in %1 layers, from %2 mm on.").arg(std::count_if(stability.levels.begin(), stability.levels.end(), held)).arg(first->z, 0, 'f', 1);
+      words += QObject::tr(" Support holds it in %1 layers, from %2 mm on.")
+                   .arg(std::count_if(stability.levels.begin(), stability.levels.end(), held))
+                   .arg(first->z, 0, 'f', 1);
   }
   return words;
 }
@@ -59,7 +69,9 @@ CheckSheet::CheckSheet(Session& session, QWidget* parent) : Worksheet(tr("Check"
   addSection(tr("How firmly it stands"));
   standing_ = addQuiet("");
   standing_->setObjectName("standing");
-  addQuiet(tr("Under a push of 1 N sideways at the nozzle, height by height on the strip. An estimate: stiffness and hold on the plate are from memory."));
+  addQuiet(
+      tr("Under a push of 1 N sideways at the nozzle, height by height on the strip. An estimate: stiffness and hold "
+         "on the plate are from memory."));
   addSettings({"filament.stiffness", "filament.adhesion"});
   addSection(tr("Report"));
   addQuiet(tr("One page with pictures, the settings that matter, the tally and the findings."));
@@ -87,14 +99,19 @@ void CheckSheet::addTrial() {
   first_->setObjectName("firstAir");
   connect(first_, &QPushButton::clicked, this, [this] {
     const TrialPrint& trial = session_.gcode() ? *session_.gcode()->trial : *session_.trialPrint();
-    const auto air = std::find_if(trial.stretches.begin(), trial.stretches.end(), [&](const Stretch& s) { return s.bearing == Bearing::air && isPart(trial.said[s.said]); });
-    if (air != trial.stretches.end()) session_.goTo(((air->from + air->to) / 2).cast<double>() - Vec3(0, 0, static_cast<double>(air->height)));
+    const auto air = std::find_if(trial.stretches.begin(), trial.stretches.end(), [&](const Stretch& s) {
+      return s.bearing == Bearing::air && isPart(trial.said[s.said]);
+    });
+    if (air != trial.stretches.end())
+      session_.goTo(((air->from + air->to) / 2).cast<double>() - Vec3(0, 0, static_cast<double>(air->height)));
   });
   column_->addWidget(first_, 0, Qt::AlignLeft);
   auto* line = new QHBoxLayout;
   auto* open = new QPushButton(tr("Try a G-code file…"));
   open->setObjectName("openGcode");
-  open->setToolTip(tr("Any program's G-code: shown layer by layer, coloured by what each line stands on, with its verdict. The project stays as it is."));
+  open->setToolTip(
+      tr("Any program's G-code: shown layer by layer, coloured by what each line stands on, with its verdict. The "
+         "project stays as it is."));
   connect(open, &QPushButton::clicked, this, &CheckSheet::gcodeAsked);
   back_ = new QPushButton(tr("Back to the project"));
   back_->setObjectName("closeGcode");
@@ -121,7 +138,9 @@ void CheckSheet::refreshTrial() {
   back_->setVisible(session_.gcode().has_value());
   const QString name = session_.gcode() ? session_.gcode()->name + ": " : QString();
   const bool nothing = !session_.shown().build || session_.shown().build->print.layers.empty();
-  verdict_->setText(trial ? name + QString::fromStdString(verdictOf(*trial)) : nothing ? tr("There is nothing to print yet.") : tr("Being tried …"));
+  verdict_->setText(trial     ? name + QString::fromStdString(verdictOf(*trial))
+                    : nothing ? tr("There is nothing to print yet.")
+                              : tr("Being tried …"));
   lengths_->setVisible(trial != nullptr);
   first_->setVisible(trial && trial->partLength[static_cast<std::size_t>(Bearing::air)] >= 0.5);
   if (trial) lengths_->setText(lengthsOf(*trial));
@@ -133,13 +152,17 @@ void CheckSheet::refresh() {
   refreshTrial();
   if (!shown.build) return;
   const auto& findings = shown.build->findings;
-  const auto accepted = std::count_if(findings.begin(), findings.end(), [](const Finding& f) { return f.accepted.has_value(); });
+  const auto accepted =
+      std::count_if(findings.begin(), findings.end(), [](const Finding& f) { return f.accepted.has_value(); });
   const auto open = static_cast<std::ptrdiff_t>(findings.size()) - accepted;
-  findings_->setText(accepted > 0 ? tr("%1 open, %2 accepted. A picture takes you there.").arg(open).arg(accepted) : tr("%1, worst first. A picture takes you there.").arg(open));
+  findings_->setText(accepted > 0 ? tr("%1 open, %2 accepted. A picture takes you there.").arg(open).arg(accepted)
+                                  : tr("%1, worst first. A picture takes you there.").arg(open));
   findings_->setVisible(!findings.empty());
   standing_->setText(standingWords(*shown.build, *shown.project));
   const std::size_t count = shown.build->support->pieces.size();
-  pieces_->setText(count == 0 ? tr("No support is built.") : tr("Built as %1. Choose a row to see the piece leave.").arg(count == 1 ? tr("1 piece") : tr("%1 pieces").arg(count)));
+  pieces_->setText(count == 0 ? tr("No support is built.")
+                              : tr("Built as %1. Choose a row to see the piece leave.")
+                                    .arg(count == 1 ? tr("1 piece") : tr("%1 pieces").arg(count)));
 }
 
 }  // namespace trellis

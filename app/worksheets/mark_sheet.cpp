@@ -72,11 +72,16 @@ void MarkSheet::addTools() {
       {Tool::pick, tr("Pick"), tr("Selects parts, zones and props, and lays nothing. Key 0.")},
       {Tool::ball, tr("Ball"), tr("Everything within a ball in space, round edges and undersides too. Key 1.")},
       {Tool::sight, tr("Sight"), tr("Only what you see within the circle; what is hidden stays as it is. Key 2.")},
-      {Tool::face, tr("Face"), tr("The flat or smooth face under the pointer, up to a crease. It lights before you click. Key 3.")},
+      {Tool::face, tr("Face"),
+       tr("The flat or smooth face under the pointer, up to a crease. It lights before you click. Key 3.")},
       {Tool::site, tr("Site"), tr("The whole overhanging site under the pointer. Key 4.")},
-      {Tool::band, tr("Band"), tr("Everything between two heights: press at one, release at the other, on the part or on the strip. Key 5.")},
-      {Tool::clean, tr("Clean"), tr("Keeps a face free of any contact: no mark, no support, nothing stands on it. With Ctrl it may be touched again. Key K.")},
-      {Tool::zone, tr("Zone"), tr("A solid that decides for what it covers. Click: it lands there, as large as the site. Key Z.")},
+      {Tool::band, tr("Band"),
+       tr("Everything between two heights: press at one, release at the other, on the part or on the strip. Key 5.")},
+      {Tool::clean, tr("Clean"),
+       tr("Keeps a face free of any contact: no mark, no support, nothing stands on it. With Ctrl it may be touched "
+          "again. Key K.")},
+      {Tool::zone, tr("Zone"),
+       tr("A solid that decides for what it covers. Click: it lands there, as large as the site. Key Z.")},
       {Tool::prop, tr("Prop"), tr("One support exactly here. Drag it along the surface. Key R.")},
       {Tool::remove, tr("Remove"), tr("Point at a support and click: it goes, its neighbours stay. Key D.")}};
   for (const auto& [tool, name, help] : rows) {
@@ -87,7 +92,8 @@ void MarkSheet::addTools() {
   }
   tools_->button(static_cast<int>(Tool::remove))->setObjectName("removeSupport");
   column_->addLayout(grid);
-  connect(tools_, &QButtonGroup::idClicked, this, [this](int id) { change([id](Brush& brush) { brush.tool = static_cast<Tool>(id); }); });
+  connect(tools_, &QButtonGroup::idClicked, this,
+          [this](int id) { change([id](Brush& brush) { brush.tool = static_cast<Tool>(id); }); });
 }
 
 void MarkSheet::addMarks() {
@@ -95,7 +101,8 @@ void MarkSheet::addMarks() {
   kinds->setSpacing(4);
   marks_ = new QButtonGroup(this);
   const std::tuple<Mark, QString, QString> rows[] = {
-      {Mark::enforce, tr("enforce"), tr("Support goes under what is marked, whatever its lean; a marked wall is held. Key E.")},
+      {Mark::enforce, tr("enforce"),
+       tr("Support goes under what is marked, whatever its lean; a marked wall is held. Key E.")},
       {Mark::block, tr("block"), tr("No support under what is marked, and none stands on it. Key B.")},
       {Mark::none, tr("clear"), tr("Takes marks away. Key N, or hold Ctrl while laying.")}};
   for (const auto& [mark, name, help] : rows) {
@@ -105,10 +112,12 @@ void MarkSheet::addMarks() {
   }
   markRows_ = boxed(kinds);
   column_->addWidget(markRows_);
-  connect(marks_, &QButtonGroup::idClicked, this, [this](int id) { change([id](Brush& brush) { brush.mark = static_cast<Mark>(id); }); });
+  connect(marks_, &QButtonGroup::idClicked, this,
+          [this](int id) { change([id](Brush& brush) { brush.mark = static_cast<Mark>(id); }); });
 }
 
-QDoubleSpinBox* MarkSheet::addBox(QBoxLayout* line, const char* name, const QString& label, const QString& unit, double low, double high, int decimals, const QString& help) {
+QDoubleSpinBox* MarkSheet::addBox(QBoxLayout* line, const char* name, const QString& label, const QString& unit,
+                                  double low, double high, int decimals, const QString& help) {
   if (!label.isEmpty()) line->addWidget(new QLabel(label), 1);
   auto* box = new QDoubleSpinBox;
   box->setObjectName(name);
@@ -129,26 +138,38 @@ void MarkSheet::addReach() {
   slider_ = new QSlider(Qt::Horizontal);
   slider_->setRange(0, sliderSteps);
   line->addWidget(slider_, 1);
-  size_ = addBox(line, "brushSize", "", tr(" mm"), smallest, largest, 1, tr("How wide the brush is. Ctrl and wheel, or [ and ], change it too."));
+  size_ = addBox(line, "brushSize", "", tr(" mm"), smallest, largest, 1,
+                 tr("How wide the brush is. Ctrl and wheel, or [ and ], change it too."));
   roundRows_ = boxed(line);
   column_->addWidget(roundRows_);
   auto* crease = new QHBoxLayout;
-  crease_ = addBox(crease, "crease", tr("Crease"), "°", 1, 90, 0, tr("Edges that bend more than this end a face, and stop a stroke that is to stop at creases."));
+  crease_ = addBox(crease, "crease", tr("Crease"), "°", 1, 90, 0,
+                   tr("Edges that bend more than this end a face, and stop a stroke that is to stop at creases."));
   creaseRow_ = boxed(crease);
   column_->addWidget(creaseRow_);
   keep_ = new QCheckBox(tr("keep to overhangs"));
   keep_->setToolTip(tr("Marks land only where the surface leans more than the free lean."));
   stop_ = new QCheckBox(tr("stop at creases"));
-  stop_->setToolTip(tr("Ball and Sight stay on the surface under the pointer and do not wrap round a sharp edge or onto the far face. Key Q."));
+  stop_->setToolTip(
+      tr("Ball and Sight stay on the surface under the pointer and do not wrap round a sharp edge or onto the far "
+         "face. Key Q."));
   auto* filters = new QHBoxLayout;
   filters->addWidget(keep_);
   filters->addWidget(stop_);
   column_->addLayout(filters);
-  connect(slider_, &QSlider::valueChanged, this, [this](int value) { change([value](Brush& brush) { brush.radius = smallest / 2 * std::pow(largest / smallest, static_cast<double>(value) / sliderSteps); }); });
-  connect(size_, &QDoubleSpinBox::valueChanged, this, [this](double value) { change([value](Brush& brush) { brush.radius = value / 2; }); });
-  connect(crease_, &QDoubleSpinBox::valueChanged, this, [this](double value) { change([value](Brush& brush) { brush.crease = value; }); });
-  connect(keep_, &QCheckBox::toggled, this, [this](bool on) { change([on](Brush& brush) { brush.keepToOverhangs = on; }); });
-  connect(stop_, &QCheckBox::toggled, this, [this](bool on) { change([on](Brush& brush) { brush.stopAtCreases = on; }); });
+  connect(slider_, &QSlider::valueChanged, this, [this](int value) {
+    change([value](Brush& brush) {
+      brush.radius = smallest / 2 * std::pow(largest / smallest, static_cast<double>(value) / sliderSteps);
+    });
+  });
+  connect(size_, &QDoubleSpinBox::valueChanged, this,
+          [this](double value) { change([value](Brush& brush) { brush.radius = value / 2; }); });
+  connect(crease_, &QDoubleSpinBox::valueChanged, this,
+          [this](double value) { change([value](Brush& brush) { brush.crease = value; }); });
+  connect(keep_, &QCheckBox::toggled, this,
+          [this](bool on) { change([on](Brush& brush) { brush.keepToOverhangs = on; }); });
+  connect(stop_, &QCheckBox::toggled, this,
+          [this](bool on) { change([on](Brush& brush) { brush.stopAtCreases = on; }); });
 }
 
 void MarkSheet::addZoneAndProp() {
@@ -156,7 +177,8 @@ void MarkSheet::addZoneAndProp() {
   as->setSpacing(4);
   zoneAs_ = new QButtonGroup(this);
   const std::tuple<ZoneAs, QString, QString> rows[] = {
-      {ZoneAs::enforce, tr("enforces"), tr("Support under every underside in it that leans more than the zone's own lean.")},
+      {ZoneAs::enforce, tr("enforces"),
+       tr("Support under every underside in it that leans more than the zone's own lean.")},
       {ZoneAs::block, tr("blocks"), tr("No support under what is in it.")},
       {ZoneAs::keepClear, tr("keeps clear"), tr("No support in it, and none passes through.")}};
   for (const auto& [kind, name, help] : rows) {
@@ -173,7 +195,8 @@ void MarkSheet::addZoneAndProp() {
   zoneRows_ = boxed(column);
   column_->addWidget(zoneRows_);
   auto* prop = new QHBoxLayout;
-  propWidth_ = addBox(prop, "propWidth", tr("Width of the prop"), tr(" mm"), 0.8, 20, 1, tr("How thick the next one is. Each can be changed afterwards."));
+  propWidth_ = addBox(prop, "propWidth", tr("Width of the prop"), tr(" mm"), 0.8, 20, 1,
+                      tr("How thick the next one is. Each can be changed afterwards."));
   propRow_ = boxed(prop);
   column_->addWidget(propRow_);
   auto* remove = new QHBoxLayout;
@@ -184,12 +207,14 @@ void MarkSheet::addZoneAndProp() {
   remove->addWidget(reach_, 1);
   removeRow_ = boxed(remove);
   column_->addWidget(removeRow_);
-  connect(zoneAs_, &QButtonGroup::idClicked, this, [this](int id) { change([id](Brush& brush) { brush.zoneAs = static_cast<ZoneAs>(id); }); });
+  connect(zoneAs_, &QButtonGroup::idClicked, this,
+          [this](int id) { change([id](Brush& brush) { brush.zoneAs = static_cast<ZoneAs>(id); }); });
   connect(shape_, &QComboBox::activated, this, [this](int i) {
     change([i](Brush& brush) { brush.zoneShape = static_cast<ZoneShape>(i); });
     if (static_cast<ZoneShape>(i) == ZoneShape::mesh) chooseSolid();
   });
-  connect(propWidth_, &QDoubleSpinBox::valueChanged, this, [this](double value) { change([value](Brush& brush) { brush.propWidth = value; }); });
+  connect(propWidth_, &QDoubleSpinBox::valueChanged, this,
+          [this](double value) { change([value](Brush& brush) { brush.propWidth = value; }); });
   connect(reach_, &QComboBox::activated, this, [this](int i) {
     change([i](Brush& brush) {
       brush.reach = i == 1 ? Reach::column : Reach::piece;
@@ -219,7 +244,9 @@ void MarkSheet::addTwin() {
   twinAxis_ = new QComboBox;
   twinAxis_->setObjectName("twinAxis");
   twinAxis_->addItems({tr("the plane found"), tr("x"), tr("y"), tr("z")});
-  twinAxis_->setToolTip(tr("The plane of mirroring: the one the part is most nearly symmetrical about, or one square to an axis of its mesh."));
+  twinAxis_->setToolTip(
+      tr("The plane of mirroring: the one the part is most nearly symmetrical about, or one square to an axis of its "
+         "mesh."));
   line->addWidget(twin_);
   line->addWidget(twinAxis_, 1);
   column_->addLayout(line);
@@ -232,19 +259,22 @@ void MarkSheet::addWhole() {
   addSection(tr("On the whole part"));
   laid_ = addQuiet("");
   auto* lean = new QHBoxLayout;
-  above_ = addBox(lean, "above", tr("All that leans over"), "°", 0, 89, 0, tr("Becomes ordinary marks that can be painted over."));
+  above_ = addBox(lean, "above", tr("All that leans over"), "°", 0, 89, 0,
+                  tr("Becomes ordinary marks that can be painted over."));
   above_->setValue(55);
   auto* mark = new QPushButton(tr("Mark"));
   mark->setObjectName("markByLean");
   lean->addWidget(mark);
   column_->addLayout(lean);
   connect(mark, &QPushButton::clicked, this, [this] {
-    if (session_.selectedPart() >= 0) session_.perform(LayMark{session_.selection().back(), session_.brush().mark, LeanStroke{above_->value()}});
+    if (session_.selectedPart() >= 0)
+      session_.perform(LayMark{session_.selection().back(), session_.brush().mark, LeanStroke{above_->value()}});
   });
   auto* line = new QHBoxLayout;
   auto* what = new QComboBox;
   what->setObjectName("clearWhat");
-  what->addItems({tr("all marks"), tr("enforcers"), tr("blockers"), tr("clean faces"), tr("zones"), tr("props"), tr("site choices")});
+  what->addItems({tr("all marks"), tr("enforcers"), tr("blockers"), tr("clean faces"), tr("zones"), tr("props"),
+                  tr("site choices")});
   auto* button = new QPushButton(tr("Clear"));
   button->setObjectName("clearThem");
   line->addWidget(what, 1);
@@ -266,18 +296,27 @@ void MarkSheet::clear(Clearing what) {
 QString MarkSheet::handWords() const {
   const Brush& brush = session_.brush();
   const QString view = tr(" Right turns, middle or Space slides, wheel zooms.");
-  const QString lays = brush.mark == Mark::enforce ? tr("enforces") : brush.mark == Mark::block ? tr("blocks") : tr("clears");
+  const QString lays = brush.mark == Mark::enforce ? tr("enforces")
+                       : brush.mark == Mark::block ? tr("blocks")
+                                                   : tr("clears");
   switch (brush.tool) {
     case Tool::ball:
     case Tool::sight:
     case Tool::face:
-    case Tool::site: return tr("Left button %1, with Ctrl clears.").arg(lays) + view;
-    case Tool::band: return tr("Press at one height and release at the other: %1 what is between.").arg(lays) + view;
-    case Tool::clean: return tr("Left button keeps the lit face clean, with Ctrl lets it be touched.") + view;
-    case Tool::zone: return tr("Left button puts a zone where you click. Then drag its handles.") + view;
-    case Tool::prop: return tr("Left button puts a prop; hold and drag to move it.") + view;
-    case Tool::remove: return tr("Left button on a support takes it away.") + view;
-    case Tool::pick: break;
+    case Tool::site:
+      return tr("Left button %1, with Ctrl clears.").arg(lays) + view;
+    case Tool::band:
+      return tr("Press at one height and release at the other: %1 what is between.").arg(lays) + view;
+    case Tool::clean:
+      return tr("Left button keeps the lit face clean, with Ctrl lets it be touched.") + view;
+    case Tool::zone:
+      return tr("Left button puts a zone where you click. Then drag its handles.") + view;
+    case Tool::prop:
+      return tr("Left button puts a prop; hold and drag to move it.") + view;
+    case Tool::remove:
+      return tr("Left button on a support takes it away.") + view;
+    case Tool::pick:
+      break;
   }
   return tr("Left button selects a part, a prop or a handle.") + view + tr(" C cuts the part open at the pointer.");
 }
@@ -288,9 +327,12 @@ void MarkSheet::refresh() {
   marks_->button(static_cast<int>(brush.mark))->setChecked(true);
   zoneAs_->button(static_cast<int>(brush.zoneAs))->setChecked(true);
   {
-    const QSignalBlocker quiet[] = {QSignalBlocker(slider_), QSignalBlocker(size_), QSignalBlocker(crease_), QSignalBlocker(keep_), QSignalBlocker(stop_), QSignalBlocker(twin_), QSignalBlocker(propWidth_)};
+    const QSignalBlocker quiet[] = {QSignalBlocker(slider_),   QSignalBlocker(size_), QSignalBlocker(crease_),
+                                    QSignalBlocker(keep_),     QSignalBlocker(stop_), QSignalBlocker(twin_),
+                                    QSignalBlocker(propWidth_)};
     size_->setValue(brush.radius * 2);
-    slider_->setValue(static_cast<int>(std::lround(std::log(brush.radius * 2 / smallest) / std::log(largest / smallest) * sliderSteps)));
+    slider_->setValue(static_cast<int>(
+        std::lround(std::log(brush.radius * 2 / smallest) / std::log(largest / smallest) * sliderSteps)));
     crease_->setValue(brush.crease);
     keep_->setChecked(brush.keepToOverhangs);
     stop_->setChecked(brush.stopAtCreases);
@@ -313,14 +355,20 @@ void MarkSheet::refresh() {
   const auto symmetry = session_.twinPlane();
   twinWords_->setVisible(brush.twin);
   twinWords_->setText(!symmetry ? tr("Looking for the part's symmetry…")
-                      : session_.twinAxis() >= 0 ? tr("The plane goes through the middle of the mesh.")
-                                                 : tr("%1 % of the surface has its mirror image.").arg(symmetry->fit * 100, 0, 'f', 0));
+                      : session_.twinAxis() >= 0
+                          ? tr("The plane goes through the middle of the mesh.")
+                          : tr("%1 % of the surface has its mirror image.").arg(symmetry->fit * 100, 0, 'f', 0));
   if (session_.selectedPart() < 0) return laid_->setText(tr("No part is selected."));
   const Part& part = *session_.project()->parts[session_.selection().back()];
   const Affine toPlate = transformOf(part.placement, *part.mesh);
-  const double enforced = markedArea(*part.mesh, toPlate, *part.marks, Mark::enforce), blocked = markedArea(*part.mesh, toPlate, *part.marks, Mark::block);
+  const double enforced = markedArea(*part.mesh, toPlate, *part.marks, Mark::enforce),
+               blocked = markedArea(*part.mesh, toPlate, *part.marks, Mark::block);
   const double clean = markedArea(*part.mesh, toPlate, *part.clean, Mark::block);
-  laid_->setText(tr("%1: %2 mm² enforced, %3 mm² blocked, %4 mm² kept clean").arg(QString::fromStdString(part.name)).arg(enforced, 0, 'f', 0).arg(blocked, 0, 'f', 0).arg(clean, 0, 'f', 0));
+  laid_->setText(tr("%1: %2 mm² enforced, %3 mm² blocked, %4 mm² kept clean")
+                     .arg(QString::fromStdString(part.name))
+                     .arg(enforced, 0, 'f', 0)
+                     .arg(blocked, 0, 'f', 0)
+                     .arg(clean, 0, 'f', 0));
 }
 
 }  // namespace trellis

@@ -24,7 +24,8 @@ class MarkSheet : public Worksheet {
   void addTwin();
   void addZoneAndProp();
   void addWhole();
-  QDoubleSpinBox* addBox(class QBoxLayout* line, const char* name, const QString& label, const QString& unit, double low, double high, int decimals, const QString& help);
+  QDoubleSpinBox* addBox(class QBoxLayout* line, const char* name, const QString& label, const QString& unit,
+                         double low, double high, int decimals, const QString& help);
   void change(const std::function<void(Brush&)>& how);
   void clear(Clearing what);
   void chooseSolid();

@@ -35,7 +35,8 @@ PlaceSheet::PlaceSheet(Session& session, QWidget* parent) : Worksheet(tr("Place"
   addSection(tr("Which way up"));
   auto* line = new QHBoxLayout;
   auto* settle = addButton(line, "layDown", tr("Lay a face down"),
-                           tr("Point at a face: a ghost shows how the part would rest on it. A click keeps that. L."), [this] { session_.setSettling(!session_.isSettling()); });
+                           tr("Point at a face: a ghost shows how the part would rest on it. A click keeps that. L."),
+                           [this] { session_.setSettling(!session_.isSettling()); });
   settle->setCheckable(true);
   connect(&session, &Session::brushChanged, settle, [this, settle] { settle->setChecked(session_.isSettling()); });
   column_->addLayout(line);
@@ -47,7 +48,8 @@ PlaceSheet::PlaceSheet(Session& session, QWidget* parent) : Worksheet(tr("Place"
   refreshList();
 }
 
-QPushButton* PlaceSheet::addButton(QBoxLayout* line, const char* name, const QString& words, const QString& help, const std::function<void()>& run) {
+QPushButton* PlaceSheet::addButton(QBoxLayout* line, const char* name, const QString& words, const QString& help,
+                                   const std::function<void()>& run) {
   auto* button = new QPushButton(words);
   button->setObjectName(name);
   button->setToolTip(help);
@@ -70,7 +72,8 @@ void PlaceSheet::addPartsList() {
   auto* add = new QPushButton(tr("Add part…"));
   connect(add, &QPushButton::clicked, this, &PlaceSheet::addAsked);
   first->addWidget(add);
-  addButton(first, "copy", tr("Copy"), tr("A copy beside the part, with its marks and settings. Ctrl+C."), [this] { forSelected([](std::size_t p) { return CopyPart{p}; }); });
+  addButton(first, "copy", tr("Copy"), tr("A copy beside the part, with its marks and settings. Ctrl+C."),
+            [this] { forSelected([](std::size_t p) { return CopyPart{p}; }); });
   addButton(first, "remove", tr("Remove"), tr("Takes the selected parts off the plate. Delete."), [this] {
     std::vector<std::size_t> parts = session_.selection();
     std::sort(parts.rbegin(), parts.rend());  // from the back, so that the numbers stay right
@@ -83,9 +86,14 @@ void PlaceSheet::addPartsList() {
   second->addWidget(new QLabel(tr("Mirror")));
   for (int axis = 0; axis < 3; ++axis) {
     const QString letter = QString("xyz").mid(axis, 1);
-    addButton(second, qPrintable("mirror" + letter), letter, tr("Mirrors the part along the plate's %1.").arg(letter), [this, axis] { forSelected([axis](std::size_t p) { return MirrorPart{p, axis}; }); });
+    addButton(second, qPrintable("mirror" + letter), letter, tr("Mirrors the part along the plate's %1.").arg(letter),
+              [this, axis] { forSelected([axis](std::size_t p) {
+                               return MirrorPart{p, axis};
+                             }); });
   }
-  addButton(second, "arrange", tr("Arrange all"), tr("Gives every part a place of its own, 5 mm from the others, its supports counted."), [this] { session_.perform(ArrangeParts()); });
+  addButton(second, "arrange", tr("Arrange all"),
+            tr("Gives every part a place of its own, 5 mm from the others, its supports counted."),
+            [this] { session_.perform(ArrangeParts()); });
   column_->addLayout(second);
   size_ = addQuiet("");
   connect(list_, &QListWidget::itemSelectionChanged, this, [this] {
@@ -93,7 +101,8 @@ void PlaceSheet::addPartsList() {
     std::vector<std::size_t> parts;
     for (int row = 0; row < list_->count(); ++row)
       if (list_->item(row)->isSelected() && row != list_->currentRow()) parts.push_back(static_cast<std::size_t>(row));
-    if (list_->currentItem() && list_->currentItem()->isSelected()) parts.push_back(static_cast<std::size_t>(list_->currentRow()));
+    if (list_->currentItem() && list_->currentItem()->isSelected())
+      parts.push_back(static_cast<std::size_t>(list_->currentRow()));
     session_.select(parts);
   });
 }
@@ -103,9 +112,17 @@ void PlaceSheet::addMesh() {
   soundness_ = addQuiet("");
   auto* line = new QHBoxLayout;
   const auto mendBy = [this](MendBy way) { return [this, way] { session_.tryMending(way); }; };
-  addButton(line, "mend", tr("Mend"), tr("Joins seams, turns facets, fills holes, drops specks and doubles. Every sound vertex stays. Shown first; kept when you say so."), mendBy(MendBy::repair));
-  addButton(line, "wrap", tr("Wrap"), tr("The last resort: a new closed skin around everything, up to 0.1 mm outside. Fine detail is lost."), mendBy(MendBy::wrap));
-  addButton(line, "replace", tr("Replace…"), tr("A revised mesh in place of this one. Marks stay where the surface is still there; the rest is listed in the findings."), [this] { Q_EMIT replaceAsked(); });
+  addButton(line, "mend", tr("Mend"),
+            tr("Joins seams, turns facets, fills holes, drops specks and doubles. Every sound vertex stays. Shown "
+               "first; kept when you say so."),
+            mendBy(MendBy::repair));
+  addButton(line, "wrap", tr("Wrap"),
+            tr("The last resort: a new closed skin around everything, up to 0.1 mm outside. Fine detail is lost."),
+            mendBy(MendBy::wrap));
+  addButton(line, "replace", tr("Replace…"),
+            tr("A revised mesh in place of this one. Marks stay where the surface is still there; the rest is listed "
+               "in the findings."),
+            [this] { Q_EMIT replaceAsked(); });
   column_->addLayout(line);
 }
 
@@ -114,7 +131,9 @@ void PlaceSheet::addFigures() {
     const double now = part()->mesh->bounds.sizes()[axis] * std::abs(part()->placement.scale[axis]);
     if (now > 0) scaleTo(axis, value / now);
   });
-  scale_ = addTriple(tr("Scale"), " %", 0.1, 100000, 1, 5, [this](int axis, double value) { scaleTo(axis, value / 100 / std::abs(part()->placement.scale[axis])); });
+  scale_ = addTriple(tr("Scale"), " %", 0.1, 100000, 1, 5, [this](int axis, double value) {
+    scaleTo(axis, value / 100 / std::abs(part()->placement.scale[axis]));
+  });
   inProportion_ = new QCheckBox(tr("in proportion"));
   inProportion_->setChecked(true);
   inProportion_->setToolTip(tr("Size and scale change alike along all three axes. Off, each is free."));
@@ -134,7 +153,9 @@ void PlaceSheet::addFigures() {
   addSection(tr("Lift"));
   auto* line = new QHBoxLayout;
   lift_ = addBox("lift", tr(" mm"), -1000, 1000, 2, 0.2);
-  lift_->setToolTip(tr("From the plate to the part's lowest point. A lifted part stays up when it is turned; at 0 it rests on the plate."));
+  lift_->setToolTip(
+      tr("From the plate to the part's lowest point. A lifted part stays up when it is turned; at 0 it rests on the "
+         "plate."));
   connect(lift_, &QDoubleSpinBox::valueChanged, this, [this](double value) {
     if (refreshing_ || !part()) return;
     PlacePart change;
@@ -142,18 +163,20 @@ void PlaceSheet::addFigures() {
     place(change);
   });
   line->addWidget(lift_);
-  addButton(line, "drop", tr("Drop to plate"), tr("Straight down or up onto the plate, where the part rests from then on. Ctrl+D."), [this] {
-    forSelected([](std::size_t p) {
-      PlacePart change;
-      change.part = p;
-      change.drop = true;
-      return change;
-    });
-  });
+  addButton(line, "drop", tr("Drop to plate"),
+            tr("Straight down or up onto the plate, where the part rests from then on. Ctrl+D."), [this] {
+              forSelected([](std::size_t p) {
+                PlacePart change;
+                change.part = p;
+                change.drop = true;
+                return change;
+              });
+            });
   column_->addLayout(line);
 }
 
-QDoubleSpinBox* PlaceSheet::addBox(const QString& name, const QString& unit, double low, double high, int decimals, double step) {
+QDoubleSpinBox* PlaceSheet::addBox(const QString& name, const QString& unit, double low, double high, int decimals,
+                                   double step) {
   auto* box = new QDoubleSpinBox;
   box->setObjectName(name);
   box->setRange(low, high);
@@ -168,8 +191,8 @@ QDoubleSpinBox* PlaceSheet::addBox(const QString& name, const QString& unit, dou
   return box;
 }
 
-PlaceSheet::Triple PlaceSheet::addTriple(const QString& name, const QString& unit, double low, double high, int decimals, double step,
-                                         const std::function<void(int, double)>& changed) {
+PlaceSheet::Triple PlaceSheet::addTriple(const QString& name, const QString& unit, double low, double high,
+                                         int decimals, double step, const std::function<void(int, double)>& changed) {
   addSection(name);
   auto* grid = new QGridLayout;
   grid->setHorizontalSpacing(6);
@@ -194,7 +217,8 @@ PlaceSheet::Triple PlaceSheet::addTriple(const QString& name, const QString& uni
 const Part* PlaceSheet::part() const {
   const int selected = session_.selectedPart();
   const auto& parts = session_.project()->parts;
-  return selected >= 0 && selected < static_cast<int>(parts.size()) ? parts[static_cast<std::size_t>(selected)].get() : nullptr;
+  return selected >= 0 && selected < static_cast<int>(parts.size()) ? parts[static_cast<std::size_t>(selected)].get()
+                                                                    : nullptr;
 }
 
 void PlaceSheet::forSelected(const std::function<Operation(std::size_t)>& operation) {
@@ -240,7 +264,8 @@ void PlaceSheet::refreshList() {
     const std::uint64_t key = pictureKey(*parts[p]);
     if (pictured_[p] == key && !item->icon().isNull()) continue;
     pictured_[p] = key;
-    const Portrait picture = portrait(*parts[p]->mesh, transformOf(parts[p]->placement, *parts[p]->mesh), 2 * thumbnail);
+    const Portrait picture =
+        portrait(*parts[p]->mesh, transformOf(parts[p]->placement, *parts[p]->mesh), 2 * thumbnail);
     item->setIcon(QIcon(QPixmap::fromImage(imageOf(picture, 90))));
   }
   refreshing_ = false;
@@ -265,14 +290,22 @@ void PlaceSheet::refreshFigures() {
     position_[axis]->setValue(selected ? selected->placement.position[k] : 0);
     turn_[axis]->setValue(selected ? selected->placement.turn[k] : 0);
     scale_[axis]->setValue(selected ? std::abs(selected->placement.scale[k]) * 100 : 100);
-    measures_[axis]->setValue(selected ? selected->mesh->bounds.sizes()[k] * std::abs(selected->placement.scale[k]) : 0.01);
+    measures_[axis]->setValue(selected ? selected->mesh->bounds.sizes()[k] * std::abs(selected->placement.scale[k])
+                                       : 0.01);
   }
   lift_->setValue(selected ? placedBounds(selected->placement, *selected->mesh).min().z() : 0);
   const std::size_t count = session_.selection().size();
-  size_->setText(!selected ? tr("No part is on the plate yet.")
-                 : (count > 1 ? tr("%1 parts selected; figures are of %2. ").arg(count).arg(QString::fromStdString(selected->name)) : QString()) +
-                       tr("As it stands %1 × %2 × %3 mm, %L4 facets.").arg(placed.x(), 0, 'f', 1).arg(placed.y(), 0, 'f', 1).arg(placed.z(), 0, 'f', 1)
-                           .arg(selected->mesh->facets.size()));
+  size_->setText(
+      !selected
+          ? tr("No part is on the plate yet.")
+          : (count > 1
+                 ? tr("%1 parts selected; figures are of %2. ").arg(count).arg(QString::fromStdString(selected->name))
+                 : QString()) +
+                tr("As it stands %1 × %2 × %3 mm, %L4 facets.")
+                    .arg(placed.x(), 0, 'f', 1)
+                    .arg(placed.y(), 0, 'f', 1)
+                    .arg(placed.z(), 0, 'f', 1)
+                    .arg(selected->mesh->facets.size()));
   soundness_->setText(selected ? healthWords(session_.selection().back()) : QString());
   refreshing_ = false;
 }

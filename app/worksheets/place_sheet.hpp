@@ -28,7 +28,8 @@ class PlaceSheet : public Worksheet {
   void addPartsList();
   void addMesh();
   void addFigures();
-  QPushButton* addButton(class QBoxLayout* line, const char* name, const QString& words, const QString& help, const std::function<void()>& run);
+  QPushButton* addButton(class QBoxLayout* line, const char* name, const QString& words, const QString& help,
+                         const std::function<void()>& run);
   QDoubleSpinBox* addBox(const QString& name, const QString& unit, double low, double high, int decimals, double step);
   Triple addTriple(const QString& name, const QString& unit, double low, double high, int decimals, double step,
                    const std::function<void(int, double)>& changed);

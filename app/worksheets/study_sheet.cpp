@@ -38,7 +38,8 @@ void StudySheet::addList() {
   order->addItems({tr("by height"), tr("by area"), tr("by price"), tr("by lean")});
   auto* filter = new QComboBox;
   filter->setObjectName("siteFilter");
-  filter->addItems({tr("all sites"), tr("floating starts"), tr("bridges"), tr("tiny, under 2 mm²"), tr("high up, over 30 mm"), tr("expensive")});
+  filter->addItems({tr("all sites"), tr("floating starts"), tr("bridges"), tr("tiny, under 2 mm²"),
+                    tr("high up, over 30 mm"), tr("expensive")});
   line->addWidget(order);
   line->addWidget(filter, 1);
   column_->addLayout(line);
@@ -59,7 +60,8 @@ void StudySheet::addList() {
   list_->setMinimumHeight(172);  // three rows
   column_->addWidget(list_);
   connect(order, &QComboBox::currentIndexChanged, this, [this](int i) { proxy_->setOrder(static_cast<SiteOrder>(i)); });
-  connect(filter, &QComboBox::currentIndexChanged, this, [this](int i) { proxy_->setFilter(static_cast<SiteFilter>(i)); });
+  connect(filter, &QComboBox::currentIndexChanged, this,
+          [this](int i) { proxy_->setFilter(static_cast<SiteFilter>(i)); });
   connect(delegate, &SiteDelegate::chosen, this, [this](const QModelIndex& index, Choice choice) {
     const QModelIndexList selected = selectedRows();
     choose(selected.contains(index) ? selected : QModelIndexList{index}, choice);
@@ -73,8 +75,9 @@ void StudySheet::addList() {
 
 void StudySheet::addChoices() {
   auto* line = new QHBoxLayout;
-  const std::tuple<const char*, const char*, Choice> rows[] = {
-      {"As proposed", "siteProposed", Choice::proposed}, {"Enforce", "siteEnforce", Choice::enforce}, {"Block", "siteBlock", Choice::block}};
+  const std::tuple<const char*, const char*, Choice> rows[] = {{"As proposed", "siteProposed", Choice::proposed},
+                                                               {"Enforce", "siteEnforce", Choice::enforce},
+                                                               {"Block", "siteBlock", Choice::block}};
   for (const auto& [words, name, choice] : rows) {
     auto* button = new QPushButton(tr(words));
     button->setObjectName(name);
@@ -90,7 +93,8 @@ void StudySheet::addLocal() {
   addSection(tr("Support of the selected sites"));
   auto* editor = new LocalEditor([this](const Overrides& settings) {
     std::vector<Operation> operations;
-    for (const QModelIndex& index : selectedRows()) operations.push_back(DecideSite{proxy_->rowAt(index).id.part, proxy_->rowAt(index).site->at, {}, settings});
+    for (const QModelIndex& index : selectedRows())
+      operations.push_back(DecideSite{proxy_->rowAt(index).id.part, proxy_->rowAt(index).site->at, {}, settings});
     session_.performTogether(operations);
   });
   column_->addWidget(editor);
@@ -101,14 +105,19 @@ void StudySheet::addLocal() {
     const QModelIndexList selected = selectedRows();
     const Shown& shown = session_.shown();
     const SiteId id = selected.isEmpty() ? SiteId{} : proxy_->rowAt(selected.front()).id;
-    const bool known = !selected.isEmpty() && shown.build && id.part < shown.build->parts.size() && id.site < shown.build->parts[id.part].claims->sites.size();
+    const bool known = !selected.isEmpty() && shown.build && id.part < shown.build->parts.size() &&
+                       id.site < shown.build->parts[id.part].claims->sites.size();
     if (!known) return editor->show(nullptr, session_.settings());
     const PartBuild& built = shown.build->parts[id.part];
     const StructureAdvice advice = adviseFor(built.sites->list[id.site], *built.placed);
-    suits->setText((advice.structure == Structure::tree ? tr("Tree suits site %1: %2.") : tr("Normal suits site %1: %2.")).arg(id.site + 1).arg(QString::fromStdString(advice.reason)));
+    suits->setText(
+        (advice.structure == Structure::tree ? tr("Tree suits site %1: %2.") : tr("Normal suits site %1: %2."))
+            .arg(id.site + 1)
+            .arg(QString::fromStdString(advice.reason)));
     const std::size_t decision = built.claims->sites[id.site].decision;
     const Overrides none;
-    editor->show(decision == SiteClaim::none ? &none : &shown.project->parts[id.part]->sites[decision].settings, settingsOf(*shown.project, id.part));
+    editor->show(decision == SiteClaim::none ? &none : &shown.project->parts[id.part]->sites[decision].settings,
+                 settingsOf(*shown.project, id.part));
   };
   connect(list_->selectionModel(), &QItemSelectionModel::selectionChanged, this, refreshLocal);
   connect(&session_, &Session::shownChanged, this, refreshLocal);
@@ -123,7 +132,8 @@ QModelIndexList StudySheet::selectedRows() const {
 
 void StudySheet::choose(const QModelIndexList& rows, Choice choice) {
   std::vector<Operation> operations;
-  for (const QModelIndex& index : rows) operations.push_back(DecideSite{proxy_->rowAt(index).id.part, proxy_->rowAt(index).site->at, choice, {}});
+  for (const QModelIndex& index : rows)
+    operations.push_back(DecideSite{proxy_->rowAt(index).id.part, proxy_->rowAt(index).site->at, choice, {}});
   session_.performTogether(operations);
 }
 
@@ -166,8 +176,12 @@ void StudySheet::refresh() {
       if (!site.starts.empty()) lowest = std::min(lowest, site.low);
     }
   area_->setText(model_->rowCount() == 0 ? tr("Nothing hangs at this lean.")
-                                         : tr("%L1 mm² hang in %2 sites. Bridging by themselves: %3.").arg(hanging, 0, 'f', 0).arg(model_->rowCount()).arg(bridges));
-  starts_->setText(starts == 0 ? tr("Nothing begins in mid-air.") : tr("◆ %1 floating starts, the lowest at %2 mm.").arg(starts).arg(lowest, 0, 'f', 1));
+                                         : tr("%L1 mm² hang in %2 sites. Bridging by themselves: %3.")
+                                               .arg(hanging, 0, 'f', 0)
+                                               .arg(model_->rowCount())
+                                               .arg(bridges));
+  starts_->setText(starts == 0 ? tr("Nothing begins in mid-air.")
+                               : tr("◆ %1 floating starts, the lowest at %2 mm.").arg(starts).arg(lowest, 0, 'f', 1));
 }
 
 }  // namespace trellis

@@ -56,7 +56,8 @@ void Worksheet::addAdvice(std::vector<std::string> keys) {
   const auto refresh = [this, label, keys = std::move(keys)] {
     QString words;
     for (const std::string& key : keys)
-      if (const auto advice = adviceOn(key, session_.settingsEdited())) words += (words.isEmpty() ? "△ " : "\n△ ") + QString::fromStdString(*advice);
+      if (const auto advice = adviceOn(key, session_.settingsEdited()))
+        words += (words.isEmpty() ? "△ " : "\n△ ") + QString::fromStdString(*advice);
     label->setText(words);
     label->setVisible(!words.isEmpty());
   };

@@ -9,8 +9,8 @@
 #include "core/mesh/health.hpp"
 #include "core/mesh/inspect.hpp"
 #include "core/overhang/sites.hpp"
-#include "core/slice/slices.hpp"
 #include "core/settings/settings.hpp"
+#include "core/slice/slices.hpp"
 #include "core/support/demand.hpp"
 #include "core/support/support_layers.hpp"
 
@@ -22,13 +22,13 @@ struct PartBuild {
   MeshPtr placed;  // in plate coordinates
   std::shared_ptr<const MeshFigures> figures;
   std::shared_ptr<const MeshHealth> health;  // in mesh coordinates
-  LayerPlan plan;  // as many layers as this part is high
+  LayerPlan plan;                            // as many layers as this part is high
   std::shared_ptr<const std::vector<Polygons>> sections;
   std::shared_ptr<const std::vector<SliceGap>> gaps;
   std::shared_ptr<const Overhangs> overhangs;
   std::shared_ptr<const Sites> sites;
   std::shared_ptr<const Claims> claims;
-  std::shared_ptr<const MarkShadows> shadows, clean;  // of marks, and of faces to be kept free
+  std::shared_ptr<const MarkShadows> shadows, clean;      // of marks, and of faces to be kept free
   std::shared_ptr<const std::vector<Polygons>> keptFree;  // demand that only a clean face keeps from being carried
   std::shared_ptr<const std::vector<DemandSite>> demand;
   std::shared_ptr<const std::vector<Polygons>> buried;  // sections without their skins
@@ -65,8 +65,8 @@ struct Tally {
 struct Build {
   LayerPlan plan;  // of the highest part
   std::vector<PartBuild> parts;
-  std::vector<RuleSet> rules;  // the parts' own first
-  std::vector<const DemandSite*> demand;  // of all parts, held by them
+  std::vector<RuleSet> rules;                          // the parts' own first
+  std::vector<const DemandSite*> demand;               // of all parts, held by them
   std::vector<std::shared_ptr<const Column>> columns;  // one for each of demand
   std::vector<std::shared_ptr<const Tree>> trees;      // likewise; null where the support is normal
   std::shared_ptr<const SupportLayers> support;

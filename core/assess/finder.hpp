@@ -11,7 +11,8 @@ struct Finder {
   const Build& build;
   Findings found = {};
 
-  void add(const char* code, Severity severity, std::string message, const Vec3& at, std::size_t part, std::vector<Remedy> remedies = {}) {
+  void add(const char* code, Severity severity, std::string message, const Vec3& at, std::size_t part,
+           std::vector<Remedy> remedies = {}) {
     found.push_back({code, severity, std::move(message), at, static_cast<int>(part), std::move(remedies)});
   }
   const SupportRules& rules(std::size_t p) const { return build.rules[p].support; }

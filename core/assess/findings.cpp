@@ -30,8 +30,9 @@ Findings findProblems(const Project& project, const Build& build) {
   findInDecisions(finder);
   findInSupports(finder);
   for (Finding& finding : finder.found) markAccepted(project, finding);
-  std::stable_sort(finder.found.begin(), finder.found.end(),
-                   [](const Finding& a, const Finding& b) { return std::pair(b.accepted.has_value(), a.severity) > std::pair(a.accepted.has_value(), b.severity); });
+  std::stable_sort(finder.found.begin(), finder.found.end(), [](const Finding& a, const Finding& b) {
+    return std::pair(b.accepted.has_value(), a.severity) > std::pair(a.accepted.has_value(), b.severity);
+  });
   return std::move(finder.found);
 }
 

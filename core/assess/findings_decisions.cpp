@@ -25,11 +25,14 @@ void cleanFaces(Finder& f, std::size_t p) {
   const std::vector<Polygons>& kept = *f.build.parts[p].keptFree;
   const double area = sum(kept);
   if (area < worthSaying) return;
-  const auto first = static_cast<std::size_t>(std::find_if(kept.begin(), kept.end(), [](const Polygons& layer) { return !layer.empty(); }) - kept.begin());
+  const auto first = static_cast<std::size_t>(
+      std::find_if(kept.begin(), kept.end(), [](const Polygons& layer) { return !layer.empty(); }) - kept.begin());
   const Vec2 middle = boundsOf(kept[first]).center();
   f.add("clean-face-bare", Severity::warning,
-      fmt::format("{} hangs over {:.0f} mm² of faces that are to stay clean, which nothing carries. Turn the part, or let the face be touched.", f.name(p), area),
-      {middle.x(), middle.y(), f.build.plan.spans[first].bottom}, p, {ClearDecisions{p, Clearing::clean}});
+        fmt::format("{} hangs over {:.0f} mm² of faces that are to stay clean, which nothing carries. Turn the part, "
+                    "or let the face be touched.",
+                    f.name(p), area),
+        {middle.x(), middle.y(), f.build.plan.spans[first].bottom}, p, {ClearDecisions{p, Clearing::clean}});
 }
 
 void decisions(Finder& f, std::size_t p) {
@@ -39,30 +42,39 @@ void decisions(Finder& f, std::size_t p) {
   const bool decided = !part.marks->empty() || !part.zones.empty() || !part.props.empty() || !part.sites.empty();
   if (!f.rules(p).on && decided)
     f.add("supports-off", Severity::problem,
-        fmt::format("{} has decisions about its supports, but supports are switched off, so nothing is built. Switch supports on.", f.name(p)),
-        built.placed->bounds.center(), p, {f.setting(p, "support.on", true)});
+          fmt::format("{} has decisions about its supports, but supports are switched off, so nothing is built. Switch "
+                      "supports on.",
+                      f.name(p)),
+          built.placed->bounds.center(), p, {f.setting(p, "support.on", true)});
   if (shadows.enforcedUpward > worthSaying)
     f.add("enforced-upward", Severity::note,
-        fmt::format("{} has {:.0f} mm² of enforcer on surfaces that face up, where support has nothing to carry. Mark the underside instead.",
-                    f.name(p), shadows.enforcedUpward),
-        shadows.upwardAt, p, {Remedy("clear that face", {LayMark{p, Mark::none, FaceStroke{shadows.upwardAt}}})});
+          fmt::format("{} has {:.0f} mm² of enforcer on surfaces that face up, where support has nothing to carry. "
+                      "Mark the underside instead.",
+                      f.name(p), shadows.enforcedUpward),
+          shadows.upwardAt, p, {Remedy("clear that face", {LayMark{p, Mark::none, FaceStroke{shadows.upwardAt}}})});
   cleanFaces(f, p);
   const Affine toPlate = transformOf(part.placement, *part.mesh);
   for (std::size_t z = 0; z < part.zones.size(); ++z)
     if (part.zones[z].as == ZoneAs::enforce && sum(built.claims->zones[z].demand) < worthSaying)
       f.add("zone-idle", Severity::note,
-          fmt::format("Zone {} of {} encloses no underside that leans more than {:g}°, so it asks for nothing. Move it, make it larger, or lower its lean.",
-                      z + 1, f.name(p), part.zones[z].lean),
-          toPlate * part.zones[z].toMesh.translation(), p, {RemoveZone{p, z}});
+            fmt::format("Zone {} of {} encloses no underside that leans more than {:g}°, so it asks for nothing. Move "
+                        "it, make it larger, or lower its lean.",
+                        z + 1, f.name(p), part.zones[z].lean),
+            toPlate * part.zones[z].toMesh.translation(), p, {RemoveZone{p, z}});
   for (std::size_t k = 0; k < part.props.size(); ++k)
     if (const PropClaim& claim = built.claims->props[k]; sum(claim.demand) == 0 && !hasLines(claim.walls))
-      f.add("prop-idle", Severity::note,
-          fmt::format("Prop {} of {} stands under nothing and beside nothing. Drag it to an underside or a wall, or remove it.", k + 1, f.name(p)),
+      f.add(
+          "prop-idle", Severity::note,
+          fmt::format(
+              "Prop {} of {} stands under nothing and beside nothing. Drag it to an underside or a wall, or remove it.",
+              k + 1, f.name(p)),
           toPlate * part.props[k].at, p, {RemoveProp{p, k}});
   for (const std::size_t k : built.claims->placeless)
     f.add("site-gone", Severity::note,
-        fmt::format("{} has a choice for a site that no longer hangs there, so it does nothing. Drop the choice, or lower the free lean.", f.name(p)),
-        toPlate * part.sites[k].at, p, {DecideSite{p, toPlate * part.sites[k].at, Choice::proposed, Overrides()}});
+          fmt::format("{} has a choice for a site that no longer hangs there, so it does nothing. Drop the choice, or "
+                      "lower the free lean.",
+                      f.name(p)),
+          toPlate * part.sites[k].at, p, {DecideSite{p, toPlate * part.sites[k].at, Choice::proposed, Overrides()}});
 }
 
 // Trees under what is broad and flat.
@@ -74,10 +86,12 @@ void crowdedBranches(Finder& f, std::size_t p) {
     if (site.bridge || !f.rules(p).on || f.build.rules[claim.rules].support.structure != Structure::tree) continue;
     const StructureAdvice advice = adviseFor(site, *part.placed);
     if (advice.structure != Structure::normal) continue;
-    Overrides settings = claim.decision == SiteClaim::none ? Overrides() : f.project.parts[p]->sites[claim.decision].settings;
+    Overrides settings =
+        claim.decision == SiteClaim::none ? Overrides() : f.project.parts[p]->sites[claim.decision].settings;
     settings.insert_or_assign("support.structure", SettingValue(std::string("normal")));
-    f.add("crowded-branches", Severity::note, fmt::format("Site {} of {} is {}. Normal support suits it better.", s + 1, f.name(p), advice.reason),
-        site.at, p, {DecideSite{p, site.at, std::nullopt, settings}});
+    f.add("crowded-branches", Severity::note,
+          fmt::format("Site {} of {} is {}. Normal support suits it better.", s + 1, f.name(p), advice.reason), site.at,
+          p, {DecideSite{p, site.at, std::nullopt, settings}});
   }
 }
 

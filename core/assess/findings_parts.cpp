@@ -12,17 +12,22 @@ namespace trellis {
 namespace {
 
 // Common practice, from memory: flat undersides from about this size on curl at their corners.
-constexpr double curlingLength = 90;   // mm
-constexpr double curlingArea = 3000;   // mm²
-constexpr double enoughBrim = 2;       // mm
+constexpr double curlingLength = 90;  // mm
+constexpr double curlingArea = 3000;  // mm²
+constexpr double enoughBrim = 2;      // mm
 
 std::string inWords(const LostMarks& lost) {
   switch (lost.kind) {
-    case LostKind::enforce: return fmt::format("{:.0f} mm² of enforcer", lost.area);
-    case LostKind::block: return fmt::format("{:.0f} mm² of blocker", lost.area);
-    case LostKind::clean: return fmt::format("{:.0f} mm² of clean face", lost.area);
-    case LostKind::prop: return "a prop";
-    case LostKind::site: break;
+    case LostKind::enforce:
+      return fmt::format("{:.0f} mm² of enforcer", lost.area);
+    case LostKind::block:
+      return fmt::format("{:.0f} mm² of blocker", lost.area);
+    case LostKind::clean:
+      return fmt::format("{:.0f} mm² of clean face", lost.area);
+    case LostKind::prop:
+      return "a prop";
+    case LostKind::site:
+      break;
   }
   return "the choice for a site";
 }
@@ -46,7 +51,9 @@ Remedy movedIn(std::size_t p, const Box3& box, const Vec3& plate) {
   PlacePart in;
   in.part = p;
   Vec3 middle = box.center();
-  for (int axis = 0; axis < 3; ++axis) middle[axis] = std::clamp(middle[axis], box.sizes()[axis] / 2, std::max(box.sizes()[axis] / 2, plate[axis] - box.sizes()[axis] / 2));
+  for (int axis = 0; axis < 3; ++axis)
+    middle[axis] = std::clamp(middle[axis], box.sizes()[axis] / 2,
+                              std::max(box.sizes()[axis] / 2, plate[axis] - box.sizes()[axis] / 2));
   in.position = middle;
   return {"move it in", {in}};
 }
@@ -67,45 +74,59 @@ void soundness(Finder& f, std::size_t p) {
   const PartBuild& part = f.build.parts[p];
   std::string troubles;
   for (const Trouble& trouble : part.health->troubles)
-    if (trouble.kind != Defect::crossing) troubles += (troubles.empty() ? "" : ", ") + inWords(trouble);  // slicing unites what crosses
+    if (trouble.kind != Defect::crossing)
+      troubles += (troubles.empty() ? "" : ", ") + inWords(trouble);  // slicing unites what crosses
   if (!troubles.empty()) {
     const Affine toPlate = transformOf(f.project.parts[p]->placement, *f.project.parts[p]->mesh);
     f.add("broken-mesh", Severity::warning,
-        fmt::format("{} has a broken mesh: {}. It is cut as well as it can be; mend it in Place, or look at its layers.", f.name(p), troubles),
-        toPlate * part.health->troubles.front().at, p, {MendPart{p}});
+          fmt::format(
+              "{} has a broken mesh: {}. It is cut as well as it can be; mend it in Place, or look at its layers.",
+              f.name(p), troubles),
+          toPlate * part.health->troubles.front().at, p, {MendPart{p}});
   }
   for (const LostMarks& lost : f.project.parts[p]->lostMarks)
     f.add("marks-lost", Severity::warning,
-        fmt::format("{} lost {} when its mesh was replaced: the surface there is gone. Decide anew if it is still wanted.", f.name(p), inWords(lost)),
-        transformOf(f.project.parts[p]->placement, *f.project.parts[p]->mesh) * lost.at, p);
+          fmt::format(
+              "{} lost {} when its mesh was replaced: the surface there is gone. Decide anew if it is still wanted.",
+              f.name(p), inWords(lost)),
+          transformOf(f.project.parts[p]->placement, *f.project.parts[p]->mesh) * lost.at, p);
   if (!part.gaps->empty())
     f.add("open-section", Severity::warning,
-        fmt::format("{} has outlines that do not close, first at {:.1f} mm height with a gap of {:.2f} mm, in {} places. "
-                    "They were closed straight across.",
-                    f.name(p), part.gaps->front().at.z(), part.gaps->front().length, part.gaps->size()),
-        part.gaps->front().at, p, {MendPart{p}});
+          fmt::format(
+              "{} has outlines that do not close, first at {:.1f} mm height with a gap of {:.2f} mm, in {} places. "
+              "They were closed straight across.",
+              f.name(p), part.gaps->front().at.z(), part.gaps->front().length, part.gaps->size()),
+          part.gaps->front().at, p, {MendPart{p}});
   if (std::all_of(part.sections->begin(), part.sections->end(), [](const Polygons& s) { return s.empty(); }))
-    f.add("nothing-to-print", Severity::problem,
-        fmt::format("{} meets no layer, so nothing of it is printed. Make it thicker than half a layer, or the layers thinner.", f.name(p)),
+    f.add(
+        "nothing-to-print", Severity::problem,
+        fmt::format(
+            "{} meets no layer, so nothing of it is printed. Make it thicker than half a layer, or the layers thinner.",
+            f.name(p)),
         part.placed->bounds.center(), p, thinnerLayers(f, p));
 }
 
 void room(Finder& f, std::size_t p) {
   const Box3& box = f.build.parts[p].placed->bounds;
   const Settings& settings = f.project.settings;
-  const Vec3 plate(settings.number("machine.width"), settings.number("machine.depth"), settings.number("machine.height"));
+  const Vec3 plate(settings.number("machine.width"), settings.number("machine.depth"),
+                   settings.number("machine.height"));
   constexpr double slack = 1e-3;
   if ((box.sizes().array() > plate.array() + slack).any())
     f.add("too-large", Severity::problem,
-        fmt::format("{} measures {:.1f} × {:.1f} × {:.1f} mm and the machine prints at most {:g} × {:g} × {:g} mm. Scale it down or cut it.",
-                    f.name(p), box.sizes().x(), box.sizes().y(), box.sizes().z(), plate.x(), plate.y(), plate.z()),
-        box.center(), p, {scaledDown(f, p, box, plate)});
+          fmt::format("{} measures {:.1f} × {:.1f} × {:.1f} mm and the machine prints at most {:g} × {:g} × {:g} mm. "
+                      "Scale it down or cut it.",
+                      f.name(p), box.sizes().x(), box.sizes().y(), box.sizes().z(), plate.x(), plate.y(), plate.z()),
+          box.center(), p, {scaledDown(f, p, box, plate)});
   else if ((box.min().head<2>().array() < -slack).any() || (box.max().array() > plate.array() + slack).any())
-    f.add("off-plate", Severity::problem, fmt::format("{} reaches past the plate or its height. Move it in.", f.name(p)), box.center(), p, {movedIn(p, box, plate)});
+    f.add("off-plate", Severity::problem,
+          fmt::format("{} reaches past the plate or its height. Move it in.", f.name(p)), box.center(), p,
+          {movedIn(p, box, plate)});
   if (box.min().z() < -slack)
     f.add("below-plate", Severity::problem,
-        fmt::format("{} reaches {:.2f} mm below the plate, and what is there is not printed. Drop it to the plate.", f.name(p), -box.min().z()),
-        box.center(), p, {dropped(p)});
+          fmt::format("{} reaches {:.2f} mm below the plate, and what is there is not printed. Drop it to the plate.",
+                      f.name(p), -box.min().z()),
+          box.center(), p, {dropped(p)});
 }
 
 // Two parts that share room are printed into each other.
@@ -118,8 +139,10 @@ void overlaps(Finder& f) {
         const Polygons shared = withoutSpecks(intersect((*a.sections)[l], (*b.sections)[l]), 0.01);
         if (shared.empty()) continue;
         const Vec2 middle = boundsOf(shared).center();
-        f.add("parts-overlap", Severity::problem,
-            fmt::format("{} and {} overlap, first at {:.1f} mm height. Move one of them, or let the parts be arranged.", f.name(p), f.name(q), a.plan.spans[l].bottom),
+        f.add(
+            "parts-overlap", Severity::problem,
+            fmt::format("{} and {} overlap, first at {:.1f} mm height. Move one of them, or let the parts be arranged.",
+                        f.name(p), f.name(q), a.plan.spans[l].bottom),
             {middle.x(), middle.y(), a.plan.spans[l].bottom}, q, {ArrangeParts()});
         break;
       }
@@ -136,27 +159,36 @@ void thinFeatures(Finder& f) {
   }
   if (!first) return;
   const Vec2 middle = boundsOf({first->tooThin.front()}).center();
-  f.found.push_back({"too-thin", Severity::note,
-                    fmt::format("Features thinner than half a line are not printed, first at {:.1f} mm height, {:.1f} mm² over all layers. "
-                                "Thicken them, or set a narrower line width.",
-                                first->bottom, lost),
-                    {middle.x(), middle.y(), first->bottom}, -1, {ChangeSetting{"line.width", finest(f)}}});
+  f.found.push_back(
+      {"too-thin",
+       Severity::note,
+       fmt::format(
+           "Features thinner than half a line are not printed, first at {:.1f} mm height, {:.1f} mm² over all layers. "
+           "Thicken them, or set a narrower line width.",
+           first->bottom, lost),
+       {middle.x(), middle.y(), first->bottom},
+       -1,
+       {ChangeSetting{"line.width", finest(f)}}});
 }
 
 // Broad flat first layers shrink as they cool and lift at their corners.
 void curling(Finder& f, std::size_t p) {
   const PartBuild& part = f.build.parts[p];
   const Settings& settings = f.project.settings;
-  const bool isHeld = settings.whole("support.bed.layers") > 0 || (settings.number("brim.width") >= enoughBrim && settings.text("brim.side") != "inside");
+  const bool isHeld = settings.whole("support.bed.layers") > 0 ||
+                      (settings.number("brim.width") >= enoughBrim && settings.text("brim.side") != "inside");
   if (part.sections->empty() || isHeld || part.placed->bounds.min().z() > 0.01) return;
   for (const Polygons& flat : components(part.sections->front())) {
     const Box2 box = boundsOf(flat);
     if (box.sizes().maxCoeff() < curlingLength && area(flat) < curlingArea) continue;
-    f.add("curling", Severity::note,
-          fmt::format("{} lies flat on {:.0f} × {:.0f} mm of plate, and so broad a first layer may curl at its corners. A brim or a bed holds them down, and sparser infill pulls less.",
-                      f.name(p), box.sizes().x(), box.sizes().y()),
-          {box.center().x(), box.center().y(), 0}, p,
-          {Remedy("brim of 5 mm", {ChangeSetting{"brim.width", 5.0}, ChangeSetting{"brim.side", std::string("outside")}}), Remedy("bed of 2 layers", {ChangeSetting{"support.bed.layers", 2.0}})});
+    f.add(
+        "curling", Severity::note,
+        fmt::format("{} lies flat on {:.0f} × {:.0f} mm of plate, and so broad a first layer may curl at its corners. "
+                    "A brim or a bed holds them down, and sparser infill pulls less.",
+                    f.name(p), box.sizes().x(), box.sizes().y()),
+        {box.center().x(), box.center().y(), 0}, p,
+        {Remedy("brim of 5 mm", {ChangeSetting{"brim.width", 5.0}, ChangeSetting{"brim.side", std::string("outside")}}),
+         Remedy("bed of 2 layers", {ChangeSetting{"support.bed.layers", 2.0}})});
     return;
   }
 }
@@ -168,24 +200,29 @@ void standing(Finder& f, std::size_t p) {
   if (standsWell(*part.stability, rules)) return;
   std::string words;
   Vec3 at = shaky->at;
-  if (shaky->give > rules.giveAllowed) words = fmt::format("gives way by {:.1f} mm under a push of {:g} N at {:.0f} mm height", shaky->give, rules.push, shaky->z);
+  if (shaky->give > rules.giveAllowed)
+    words = fmt::format("gives way by {:.1f} mm under a push of {:g} N at {:.0f} mm height", shaky->give, rules.push,
+                        shaky->z);
   if (loose->factor < rules.factorAllowed) {
-    words += fmt::format("{}{} at {:.0f} mm height: what it stands on holds {:.1f} times what the nozzle may pull", words.empty() ? "" : ", and ",
-                         "could come off the plate", loose->z, loose->factor);
+    words += fmt::format("{}{} at {:.0f} mm height: what it stands on holds {:.1f} times what the nozzle may pull",
+                         words.empty() ? "" : ", and ", "could come off the plate", loose->z, loose->factor);
     if (shaky->give <= rules.giveAllowed) at = loose->at;
   }
   std::vector<Remedy> remedies;
   if (const HoldAdvice& advice = *part.holdAdvice; !advice.marks.empty()) {
     std::string heights;
     for (const LayMark& mark : advice.marks)
-      heights += fmt::format("{}{:.0f}", heights.empty() ? "" : " and ", (std::get<BandStroke>(mark.stroke).from + std::get<BandStroke>(mark.stroke).to) / 2);
+      heights += fmt::format("{}{:.0f}", heights.empty() ? "" : " and ",
+                             (std::get<BandStroke>(mark.stroke).from + std::get<BandStroke>(mark.stroke).to) / 2);
     std::vector<Operation> steps(advice.marks.begin(), advice.marks.end());
     if (!f.rules(p).on) steps.push_back(f.setting(p, "support.on", true).steps.front());
     remedies.push_back({fmt::format("hold it at {} mm", heights), steps});
   }
   if (loose->factor < rules.factorAllowed && f.project.settings.number("brim.width") < 5)
-    remedies.push_back({"brim of 8 mm", {ChangeSetting{"brim.width", 8.0}, ChangeSetting{"brim.side", std::string("outside")}}});
-  f.add("unstable", Severity::warning, fmt::format("{} {}. Hold it from the side, or turn it.", f.name(p), words), at, p, remedies);
+    remedies.push_back(
+        {"brim of 8 mm", {ChangeSetting{"brim.width", 8.0}, ChangeSetting{"brim.side", std::string("outside")}}});
+  f.add("unstable", Severity::warning, fmt::format("{} {}. Hold it from the side, or turn it.", f.name(p), words), at,
+        p, remedies);
 }
 
 }  // namespace

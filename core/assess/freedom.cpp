@@ -17,7 +17,8 @@ constexpr double inset = 0.05;        // mm
 constexpr double alongOutline = 0.6;  // mm between samples
 constexpr double inside = 2.0;        // mm between samples within an outline
 constexpr double upward = 0.6;        // mm between layers looked at
-constexpr double touching = 0.3;      // mm: layers are steps, so support may begin a little within the smooth surface it follows
+constexpr double touching =
+    0.3;  // mm: layers are steps, so support may begin a little within the smooth surface it follows
 constexpr std::size_t fewSamples = 240;
 constexpr std::size_t promising = 6;
 
@@ -70,19 +71,22 @@ std::vector<Vec3> icosphere() {
 
 bool isBlocked(const Vec3& from, const Vec3& direction, const std::vector<Solid>& solids) {
   return std::any_of(solids.begin(), solids.end(), [&](const Solid& solid) {
-    return solid.tree->firstHit(solid.toMesh * (from + touching * direction), solid.toMesh.linear() * direction).has_value();
+    return solid.tree->firstHit(solid.toMesh * (from + touching * direction), solid.toMesh.linear() * direction)
+        .has_value();
   });
 }
 
 // 0–1, the share of the first samples that nothing stops.
-double openShare(const std::vector<Vec3>& samples, std::size_t count, const Vec3& direction, const std::vector<Solid>& solids) {
+double openShare(const std::vector<Vec3>& samples, std::size_t count, const Vec3& direction,
+                 const std::vector<Solid>& solids) {
   std::size_t open = 0;
   for (std::size_t i = 0; i < count; ++i) open += !isBlocked(samples[i], direction, solids);
   return static_cast<double>(open) / static_cast<double>(count);
 }
 
 bool isFree(const std::vector<Vec3>& samples, const Vec3& direction, const std::vector<Solid>& solids) {
-  return std::none_of(samples.begin(), samples.end(), [&](const Vec3& sample) { return isBlocked(sample, direction, solids); });
+  return std::none_of(samples.begin(), samples.end(),
+                      [&](const Vec3& sample) { return isBlocked(sample, direction, solids); });
 }
 
 std::vector<Vec3> axesOf(const std::vector<Vec3>& samples) {
@@ -108,20 +112,23 @@ std::vector<Vec3> contactNormals(const std::vector<Vec3>& samples, const std::ve
       if (!hit || hit->distance > near) continue;
       Vec3 normal = (solid.toMesh.linear().transpose() * solid.tree->mesh().normal(hit->facet)).normalized();
       if (normal.z() > 0) normal = -normal;  // placed mirrored
-      if (std::none_of(normals.begin(), normals.end(), [&](const Vec3& n) { return n.dot(normal) > alike; })) normals.push_back(normal);
+      if (std::none_of(normals.begin(), normals.end(), [&](const Vec3& n) { return n.dot(normal) > alike; }))
+        normals.push_back(normal);
     }
   return normals;
 }
 
 // Turned by ever less towards where less is in the way.
-Vec3 refined(Vec3 direction, double share, const std::vector<Vec3>& samples, std::size_t count, const std::vector<Solid>& solids) {
+Vec3 refined(Vec3 direction, double share, const std::vector<Vec3>& samples, std::size_t count,
+             const std::vector<Solid>& solids) {
   for (double step = 8; step >= 0.5; step /= 2) {
     for (bool better = true; better && share < 1;) {
       better = false;
       const Vec3 side = direction.unitOrthogonal(), other = direction.cross(side);
       const double reach = std::tan(toRadians(step));
       for (int k = 0; k < 8; ++k) {
-        const Vec3 turned = (direction + reach * (std::cos(k * pi / 4) * side + std::sin(k * pi / 4) * other)).normalized();
+        const Vec3 turned =
+            (direction + reach * (std::cos(k * pi / 4) * side + std::sin(k * pi / 4) * other)).normalized();
         const double found = openShare(samples, count, turned, solids);
         if (found <= share) continue;
         share = found;
@@ -158,7 +165,8 @@ Freedom freedomOf(const std::vector<Vec3>& samples, const std::vector<Solid>& so
   static const std::vector<Vec3> sphere = icosphere();
   if (samples.empty() || solids.empty()) return {true, -Vec3::UnitZ(), 1};
   std::vector<Vec3> directions{-Vec3::UnitZ()};
-  for (const std::vector<Vec3>& more : {contactNormals(samples, solids), axesOf(samples), sphere}) directions.insert(directions.end(), more.begin(), more.end());
+  for (const std::vector<Vec3>& more : {contactNormals(samples, solids), axesOf(samples), sphere})
+    directions.insert(directions.end(), more.begin(), more.end());
   const std::size_t count = std::min(samples.size(), fewSamples);
   std::vector<std::pair<double, std::size_t>> shares;
   for (std::size_t i = 0; i < directions.size(); ++i) {

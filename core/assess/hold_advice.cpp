@@ -25,7 +25,8 @@ struct Side {
 // From the back of the plate round.
 std::vector<Side> sidesOf(const PartBuild& part) {
   std::vector<Side> sides;
-  for (int k = 0; k < 8; ++k) sides.push_back({Vec2(std::sin(k * pi / 4), std::cos(k * pi / 4)), std::vector<double>(part.plan.count(), 0)});
+  for (int k = 0; k < 8; ++k)
+    sides.push_back({Vec2(std::sin(k * pi / 4), std::cos(k * pi / 4)), std::vector<double>(part.plan.count(), 0)});
   const TriangleMesh& mesh = *part.placed;
   const std::vector<LayerSpan>& spans = part.plan.spans;
   for (std::size_t f = 0; f < mesh.facets.size(); ++f) {
@@ -34,11 +35,13 @@ std::vector<Side> sidesOf(const PartBuild& part) {
     const double area = cross.norm() / 2;
     if (area <= 0 || std::abs(leanOf(cross / (2 * area))) > wallLean) continue;
     const double low = std::min({a.z(), b.z(), c.z()}), high = std::max({a.z(), b.z(), c.z()});
-    const auto first = std::lower_bound(spans.begin(), spans.end(), low, [](const LayerSpan& span, double z) { return span.top <= z; });
+    const auto first = std::lower_bound(spans.begin(), spans.end(), low,
+                                        [](const LayerSpan& span, double z) { return span.top <= z; });
     for (Side& side : sides) {
       if (cross.head<2>().dot(side.direction) < 0.6 * 2 * area) continue;
       for (auto span = first; span != spans.end() && span->bottom < high; ++span)
-        side.walls[static_cast<std::size_t>(span - spans.begin())] += area * (std::min(high, span->top) - std::max(low, span->bottom)) / std::max(high - low, 1e-9);
+        side.walls[static_cast<std::size_t>(span - spans.begin())] +=
+            area * (std::min(high, span->top) - std::max(low, span->bottom)) / std::max(high - low, 1e-9);
     }
   }
   return sides;
@@ -72,11 +75,13 @@ Bands bandsOn(const PartBuild& part, const std::vector<double>& walls, int count
   return bands;
 }
 
-Stability withBands(const PartBuild& part, std::vector<Polygons> holds, const std::vector<double>& walls, const Bands& bands, const StabilityRules& rules) {
+Stability withBands(const PartBuild& part, std::vector<Polygons> holds, const std::vector<double>& walls,
+                    const Bands& bands, const StabilityRules& rules) {
   holds.resize(part.sections->size());
   for (std::size_t l = 0; l < holds.size(); ++l)
     for (const auto& [from, to] : bands.heights)
-      if (const double z = part.plan.spans[l].middle(); z > from && z < to && walls[l] > 0) holds[l] = (*part.sections)[l];
+      if (const double z = part.plan.spans[l].middle(); z > from && z < to && walls[l] > 0)
+        holds[l] = (*part.sections)[l];
   return stabilityOf(part.plan, *part.sections, holds, rules, Progress());
 }
 
@@ -88,7 +93,8 @@ StabilityRules stabilityRules(const Settings& settings) {
   rules.adhesion = settings.number("filament.adhesion");
   rules.lineWidth = settings.number("line.width");
   if (settings.text("brim.side") != "inside") rules.spread = settings.number("brim.width");
-  if (settings.whole("support.bed.layers") > 0) rules.spread = std::max(rules.spread, settings.number("support.bed.reach"));
+  if (settings.whole("support.bed.layers") > 0)
+    rules.spread = std::max(rules.spread, settings.number("support.bed.reach"));
   return rules;
 }
 
@@ -103,7 +109,8 @@ std::vector<Polygons> holdsOf(const Build& build, std::size_t part) {
   const double reach = build.rules[part].support.gapHold + 0.05;  // the rounding of outlines
   holds.resize(plan.count());
   for (const SupportLayer& layer : build.support->layers) {
-    const auto span = std::find_if(plan.spans.begin(), plan.spans.end(), [&](const LayerSpan& s) { return (layer.bottom + layer.top) / 2 < s.top; });
+    const auto span = std::find_if(plan.spans.begin(), plan.spans.end(),
+                                   [&](const LayerSpan& s) { return (layer.bottom + layer.top) / 2 < s.top; });
     if (span == plan.spans.end()) continue;
     Polygons& here = holds[static_cast<std::size_t>(span - plan.spans.begin())];
     for (const PieceRegion& region : layer.regions)
@@ -128,7 +135,9 @@ HoldAdvice adviseHolds(const Project& project, const Build& build, std::size_t p
     for (const Side& side : sides) {
       Bands bands = bandsOn(built, side.walls, count);
       const double preferred = 1.2;  // how much more wall another side has to have
-      if (bands.heights.size() < best.heights.size() || (bands.heights.size() == best.heights.size() && bands.wall <= preferred * best.wall)) continue;
+      if (bands.heights.size() < best.heights.size() ||
+          (bands.heights.size() == best.heights.size() && bands.wall <= preferred * best.wall))
+        continue;
       best = std::move(bands);
       sheltered = &side;
     }
@@ -139,14 +148,18 @@ HoldAdvice adviseHolds(const Project& project, const Build& build, std::size_t p
     advice.give = give;
     advice.marks.clear();
     for (const auto& [from, to] : best.heights) {
-      const auto level = std::find_if(built.plan.spans.begin(), built.plan.spans.end(), [&, a = from, b = to](const LayerSpan& s) { return s.top >= (a + b) / 2; });
+      const auto level = std::find_if(built.plan.spans.begin(), built.plan.spans.end(),
+                                      [&, a = from, b = to](const LayerSpan& s) { return s.top >= (a + b) / 2; });
       const Polygons& section = (*built.sections)[static_cast<std::size_t>(level - built.plan.spans.begin())];
       LayMark mark{part, Mark::enforce, BandStroke{from, to}};
       const Vec2 middle = figuresOf(section).centre;
-      mark.rules.clip = {Plane{Vec3(middle.x(), middle.y(), 0), Vec3(sheltered->direction.x(), sheltered->direction.y(), 0)}};
+      mark.rules.clip = {
+          Plane{Vec3(middle.x(), middle.y(), 0), Vec3(sheltered->direction.x(), sheltered->direction.y(), 0)}};
       advice.marks.push_back(std::move(mark));
     }
-    if (give <= before / 4 && (give <= rules.giveAllowed || count >= 3) && after.leastHeld()->factor >= rules.factorAllowed) break;
+    if (give <= before / 4 && (give <= rules.giveAllowed || count >= 3) &&
+        after.leastHeld()->factor >= rules.factorAllowed)
+      break;
   }
   if (advice.give > before / 2) advice.marks.clear();
   return advice;

@@ -17,8 +17,9 @@ struct HoldAdvice {
   double give = 0;             // mm, the most with them
 };
 
-// Low, and then about every third of the height or closer, until the body gives way by no more than is allowed or a quarter of what it did:
-// common practice. On the side whose walls are large enough, the back of the plate before others, where fewer eyes fall on the scars.
+// Low, and then about every third of the height or closer, until the body gives way by no more than is allowed or a
+// quarter of what it did: common practice. On the side whose walls are large enough, the back of the plate before
+// others, where fewer eyes fall on the scars.
 HoldAdvice adviseHolds(const Project& project, const Build& build, std::size_t part);
 
 }  // namespace trellis

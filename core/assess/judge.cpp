@@ -12,20 +12,26 @@ namespace trellis {
 
 namespace {
 
-constexpr double eps = 1e-6;            // mm
-constexpr double firmHand = 2;          // of its weakest section: a bond is peeled strip by strip, so less than that comes away by hand. From memory.
-constexpr double nearContact = 2.0;     // mm of the part's height that a pull on the contact bends
+constexpr double eps = 1e-6;  // mm
+constexpr double firmHand =
+    2;  // of its weakest section: a bond is peeled strip by strip, so less than that comes away by hand. From memory.
+constexpr double nearContact = 2.0;  // mm of the part's height that a pull on the contact bends
 
 // How full a use of support is, 0–1.
 double fullnessOf(RegionKind kind, const Settings& settings) {
   const double w = settings.number("line.width");
   switch (kind) {
-    case RegionKind::interfaceUpper: return densityOf(w, settings.number("support.interface.upper.spacing"));
-    case RegionKind::interfaceLower: return densityOf(w, settings.number("support.interface.lower.spacing"));
-    case RegionKind::graded: return settings.number("support.graded.density") / 100;
-    case RegionKind::branch: return 0.5;  // of its section, by its walls: about so of a trunk, more of a tip
+    case RegionKind::interfaceUpper:
+      return densityOf(w, settings.number("support.interface.upper.spacing"));
+    case RegionKind::interfaceLower:
+      return densityOf(w, settings.number("support.interface.lower.spacing"));
+    case RegionKind::graded:
+      return settings.number("support.graded.density") / 100;
+    case RegionKind::branch:
+      return 0.5;  // of its section, by its walls: about so of a trunk, more of a tip
     case RegionKind::foot:
-    case RegionKind::body: break;
+    case RegionKind::body:
+      break;
   }
   return densityOf(w, settings.number("support.body.spacing"));
 }
@@ -37,9 +43,11 @@ RegionKind contactKind(const Settings& settings) {
 
 class Judge {
  public:
-  Judge(const Build& build, const Progress& progress) : build_(build), support_(*build.support), progress_(progress), figures_(support_.pieces.size()) {}
+  Judge(const Build& build, const Progress& progress)
+      : build_(build), support_(*build.support), progress_(progress), figures_(support_.pieces.size()) {}
 
-  std::vector<PieceFigures> judge(const std::vector<Solid>& parts, const std::function<const Openings&()>& openings, WayOutBook& book) {
+  std::vector<PieceFigures> judge(const std::vector<Solid>& parts, const std::function<const Openings&()>& openings,
+                                  WayOutBook& book) {
     sections();
     findWays(parts, openings, book);
     for (std::size_t p = 0; p < figures_.size(); ++p) grade(p);
@@ -52,7 +60,9 @@ class Judge {
 
   // Thinnest layers, contacts and bonds, layer by layer.
   void sections() {
-    struct Found { std::map<std::size_t, double> filled, below, bond; };
+    struct Found {
+      std::map<std::size_t, double> filled, below, bond;
+    };
     std::vector<Found> found(support_.layers.size());
     parallelFor(support_.layers.size(), progress_, [&](std::size_t l) {
       const SupportLayer& layer = support_.layers[l];
@@ -70,13 +80,15 @@ class Judge {
     });
     for (PieceFigures& figures : figures_) figures.weakest = 1e300;
     for (const Found& layer : found) {
-      for (const auto& [piece, filled] : layer.filled) figures_[piece].weakest = std::min(figures_[piece].weakest, filled);
+      for (const auto& [piece, filled] : layer.filled)
+        figures_[piece].weakest = std::min(figures_[piece].weakest, filled);
       for (const auto& [piece, below] : layer.below) figures_[piece].contactBelow += below;
       for (const auto& [piece, bond] : layer.bond) figures_[piece].bond += bond;
     }
     for (std::size_t p = 0; p < figures_.size(); ++p) {
       const Settings& settings = build_.rules[build_.columns[support_.pieces[p].sites.front()]->rules].settings;
-      figures_[p].bond += support_.pieces[p].contactAbove * fullnessOf(contactKind(settings), settings) * bondShare(settings.number("support.gap.above"), layerHeight());
+      figures_[p].bond += support_.pieces[p].contactAbove * fullnessOf(contactKind(settings), settings) *
+                          bondShare(settings.number("support.gap.above"), layerHeight());
     }
   }
 
@@ -95,8 +107,10 @@ class Judge {
     double sum = 0;
     for (const PartBuild& built : build_.parts) {
       const auto& spans = built.plan.spans;
-      const auto span = std::find_if(spans.begin(), spans.end(), [&](const LayerSpan& s) { return std::abs(s.top - part) < eps; });
-      if (span != spans.end()) sum += area(intersect(bare, (*built.sections)[static_cast<std::size_t>(span - spans.begin())]));
+      const auto span =
+          std::find_if(spans.begin(), spans.end(), [&](const LayerSpan& s) { return std::abs(s.top - part) < eps; });
+      if (span != spans.end())
+        sum += area(intersect(bare, (*built.sections)[static_cast<std::size_t>(span - spans.begin())]));
     }
     return sum;
   }
@@ -144,12 +158,14 @@ class Judge {
   void grade(std::size_t p) {
     PieceFigures& piece = figures_[p];
     std::vector<const Settings*> settings;
-    for (const std::size_t site : support_.pieces[p].sites) settings.push_back(&build_.rules[build_.columns[site]->rules].settings);
+    for (const std::size_t site : support_.pieces[p].sites)
+      settings.push_back(&build_.rules[build_.columns[site]->rules].settings);
     piece.bodyTool = bodyToolOf(settings, piece.freedom.free, piece.chosen);
     const Settings& first = *settings.front();
     piece.wouldDissolve = first.yes("filament2.soluble") && first.text("support.filament.interface") == "second";
     if (!piece.freedom.free)
-      piece.grade = piece.bodyTool == 1 && piece.wouldDissolve && piece.opening >= waterPasses ? Grade::washesOut : Grade::trapped;
+      piece.grade = piece.bodyTool == 1 && piece.wouldDissolve && piece.opening >= waterPasses ? Grade::washesOut
+                                                                                               : Grade::trapped;
     else if (isFragile(p))
       piece.grade = Grade::fragile;
     else if (piece.bond > firmHand * piece.weakest)
@@ -164,7 +180,8 @@ class Judge {
       const Settings& settings = build_.rules[demand.rules].settings;
       double contact = 0;
       for (const Contact& carried : demand.contacts) contact += carried.area;
-      const double bond = contact * fullnessOf(contactKind(settings), settings) * bondShare(settings.number("support.gap.above"), layerHeight());
+      const double bond = contact * fullnessOf(contactKind(settings), settings) *
+                          bondShare(settings.number("support.gap.above"), layerHeight());
       const auto& sections = *build_.parts[demand.part].sections;
       const auto deep = static_cast<std::size_t>(nearContact / layerHeight());
       for (const std::size_t l : {demand.highest() + deep / 2, demand.highest() + deep}) {
@@ -184,8 +201,9 @@ class Judge {
 
 }  // namespace
 
-std::vector<PieceFigures> judgePieces(const Build& build, const std::vector<Solid>& parts, const std::function<const Openings&()>& openings,
-                                      WayOutBook& book, const Progress& progress) {
+std::vector<PieceFigures> judgePieces(const Build& build, const std::vector<Solid>& parts,
+                                      const std::function<const Openings&()>& openings, WayOutBook& book,
+                                      const Progress& progress) {
   if (build.support->pieces.empty()) return {};
   return Judge(build, progress).judge(parts, openings, book);
 }

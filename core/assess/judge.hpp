@@ -18,7 +18,8 @@ struct WayOut {
 using WayOutBook = std::unordered_map<std::uint64_t, WayOut>;
 
 // parts are the build's own; openings is asked only when some piece has no straight way out.
-std::vector<PieceFigures> judgePieces(const Build& build, const std::vector<Solid>& parts, const std::function<const Openings&()>& openings,
-                                      WayOutBook& book, const Progress& progress);
+std::vector<PieceFigures> judgePieces(const Build& build, const std::vector<Solid>& parts,
+                                      const std::function<const Openings&()>& openings, WayOutBook& book,
+                                      const Progress& progress);
 
 }  // namespace trellis

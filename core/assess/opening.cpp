@@ -11,10 +11,10 @@ namespace trellis {
 
 namespace {
 
-constexpr double finest = 0.5;      // mm
+constexpr double finest = 0.5;  // mm
 constexpr double mostCells = 1e6;
-constexpr int margin = 3;           // cells of open air around the parts, with one that closes the space off
-constexpr int openAir = 600;        // thirds of a cell; nothing is wider
+constexpr int margin = 3;     // cells of open air around the parts, with one that closes the space off
+constexpr int openAir = 600;  // thirds of a cell; nothing is wider
 
 }  // namespace
 
@@ -61,33 +61,42 @@ void Openings::forInside(const Visit& visit) const {
       for (int x = 1; x + 1 < nx_; ++x) visit(at(x, y, z), x, y, z);
 }
 
-// Distance from each cell's centre to the nearest material, in thirds of a cell: by the chamfer of G. Borgefors, "Distance
-// transformations in digital images", 1986, with the steps 3, 4, 5 of a cube's neighbours; within a tenth of the true distance.
-// The outermost cells are 0, so that no way leads through them.
-std::vector<int> Openings::clearances(const LayerPlan& plan, const std::vector<Polygons>& sections, const Progress& progress) const {
-  std::vector<int> clear(static_cast<std::size_t>(nx_) * static_cast<std::size_t>(ny_) * static_cast<std::size_t>(nz_), openAir);
+// Distance from each cell's centre to the nearest material, in thirds of a cell: by the chamfer of G. Borgefors,
+// "Distance transformations in digital images", 1986, with the steps 3, 4, 5 of a cube's neighbours; within a tenth of
+// the true distance. The outermost cells are 0, so that no way leads through them.
+std::vector<int> Openings::clearances(const LayerPlan& plan, const std::vector<Polygons>& sections,
+                                      const Progress& progress) const {
+  std::vector<int> clear(static_cast<std::size_t>(nx_) * static_cast<std::size_t>(ny_) * static_cast<std::size_t>(nz_),
+                         openAir);
   parallelFor(static_cast<std::size_t>(nz_), progress, [&](std::size_t k) {
     const double z = low_.z() + (static_cast<double>(k) + 0.5) * cell_;
-    const auto span = std::partition_point(plan.spans.begin(), plan.spans.end(), [&](const LayerSpan& s) { return s.top <= z; });
+    const auto span =
+        std::partition_point(plan.spans.begin(), plan.spans.end(), [&](const LayerSpan& s) { return s.top <= z; });
     if (z < 0 || span == plan.spans.end()) return;
     for (const Polygon& line : fillLines(sections[static_cast<std::size_t>(span - plan.spans.begin())], 0, cell_)) {
       const auto [from, to] = std::minmax({toMm(line.front()).x(), toMm(line.back()).x()});
       const int y = static_cast<int>(std::floor((toMm(line.front()).y() - low_.y()) / cell_));
-      const int first = std::max(0, static_cast<int>(std::ceil((from - low_.x()) / cell_ - 0.5))), last = std::min(nx_ - 1, static_cast<int>(std::floor((to - low_.x()) / cell_ - 0.5)));
+      const int first = std::max(0, static_cast<int>(std::ceil((from - low_.x()) / cell_ - 0.5))),
+                last = std::min(nx_ - 1, static_cast<int>(std::floor((to - low_.x()) / cell_ - 0.5)));
       for (int x = first; x <= last && y >= 0 && y < ny_; ++x) clear[at(x, y, static_cast<int>(k))] = 0;
     }
   });
-  struct Step { std::ptrdiff_t cells; int thirds; };
+  struct Step {
+    std::ptrdiff_t cells;
+    int thirds;
+  };
   std::vector<Step> back;  // to the neighbours that come earlier
   for (int dz = -1; dz <= 0; ++dz)
     for (int dy = -1; dy <= (dz < 0 ? 1 : 0); ++dy)
       for (int dx = -1; dx <= (dz < 0 || dy < 0 ? 1 : -1); ++dx)
-        back.push_back({(static_cast<std::ptrdiff_t>(dz) * ny_ + dy) * nx_ + dx, 2 + std::abs(dx) + std::abs(dy) + std::abs(dz)});
+        back.push_back(
+            {(static_cast<std::ptrdiff_t>(dz) * ny_ + dy) * nx_ + dx, 2 + std::abs(dx) + std::abs(dy) + std::abs(dz)});
   const auto sweep = [&](int sign) {
     forInside([&](std::size_t i, int, int, int) {
       const auto here = static_cast<std::ptrdiff_t>(sign > 0 ? i : clear.size() - 1 - i);
       int& nearest = clear[static_cast<std::size_t>(here)];
-      for (const Step& step : back) nearest = std::min(nearest, clear[static_cast<std::size_t>(here + sign * step.cells)] + step.thirds);
+      for (const Step& step : back)
+        nearest = std::min(nearest, clear[static_cast<std::size_t>(here + sign * step.cells)] + step.thirds);
     });
   };
   sweep(1);
@@ -104,7 +113,8 @@ double Openings::widthAt(const Vec3& place) const {
   constexpr double unbounded = 1e6;
   if (ways_.empty()) return unbounded;
   const Vec3 cells = (place - low_) / cell_;
-  const int x = static_cast<int>(std::floor(cells.x())), y = static_cast<int>(std::floor(cells.y())), z = static_cast<int>(std::floor(cells.z()));
+  const int x = static_cast<int>(std::floor(cells.x())), y = static_cast<int>(std::floor(cells.y())),
+            z = static_cast<int>(std::floor(cells.z()));
   if (x < 0 || y < 0 || z < 0 || x >= nx_ || y >= ny_ || z >= nz_) return unbounded;
   const double radius = ways_[at(x, y, z)] / 3.0 - 0.5;  // the nearest material begins half a cell before its centre
   return std::max(0.0, 2 * radius * cell_);

@@ -14,17 +14,22 @@ class Openings {
   // sections are of all parts together, one per layer of the plan.
   Openings(const LayerPlan& plan, const std::vector<Polygons>& sections, const Progress& progress);
 
-  // Across, mm, of the widest ball, up to 400 cells, that can roll from there to the open air, to within a cell; 0 when it is shut in.
-  // Plate coordinates; outside the parts' bounds everything is open.
+  // Across, mm, of the widest ball, up to 400 cells, that can roll from there to the open air, to within a cell; 0 when
+  // it is shut in. Plate coordinates; outside the parts' bounds everything is open.
   double widthAt(const Vec3& place) const;
 
   double cell() const { return cell_; }  // mm
 
  private:
-  std::size_t at(int x, int y, int z) const { return (static_cast<std::size_t>(z) * static_cast<std::size_t>(ny_) + static_cast<std::size_t>(y)) * static_cast<std::size_t>(nx_) + static_cast<std::size_t>(x); }
+  std::size_t at(int x, int y, int z) const {
+    return (static_cast<std::size_t>(z) * static_cast<std::size_t>(ny_) + static_cast<std::size_t>(y)) *
+               static_cast<std::size_t>(nx_) +
+           static_cast<std::size_t>(x);
+  }
   template <typename Visit>
   void forInside(const Visit& visit) const;
-  std::vector<int> clearances(const LayerPlan& plan, const std::vector<Polygons>& sections, const Progress& progress) const;
+  std::vector<int> clearances(const LayerPlan& plan, const std::vector<Polygons>& sections,
+                              const Progress& progress) const;
 
   double cell_ = 0.5;
   Vec3 low_ = Vec3::Zero();

@@ -33,7 +33,8 @@ std::vector<Price> pricesOf(const Build& build) {
 }
 
 Price priceOf(const Build& build, const Cause& cause) {
-  const auto found = std::lower_bound(build.prices.begin(), build.prices.end(), cause, [](const Price& price, const Cause& wanted) { return price.cause < wanted; });
+  const auto found = std::lower_bound(build.prices.begin(), build.prices.end(), cause,
+                                      [](const Price& price, const Cause& wanted) { return price.cause < wanted; });
   return found != build.prices.end() && found->cause == cause ? *found : Price{cause, 0, {}};
 }
 

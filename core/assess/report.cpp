@@ -17,7 +17,9 @@ double tidy(double value) { return std::round(value * 1e4) / 1e4; }
 
 Json useJson(const Use& use, const Settings& settings) {
   const double d = settings.number("filament.diameter");
-  return {{"mm", tidy(use.volume / (pi * d * d / 4))}, {"mm3", tidy(use.volume)}, {"g", tidy(grams(use, settings))},
+  return {{"mm", tidy(use.volume / (pi * d * d / 4))},
+          {"mm3", tidy(use.volume)},
+          {"g", tidy(grams(use, settings))},
           {"cost", tidy(money(use, settings))}};
 }
 
@@ -29,14 +31,20 @@ Json remediesOf(const Finding& finding) {
   return names;
 }
 
-Json levelJson(const StandingLevel& level) { return {{"z", tidy(level.z)}, {"give_mm", tidy(level.give)}, {"factor", tidy(level.factor)}, {"at", toJson(level.at)}}; }
+Json levelJson(const StandingLevel& level) {
+  return {
+      {"z", tidy(level.z)}, {"give_mm", tidy(level.give)}, {"factor", tidy(level.factor)}, {"at", toJson(level.at)}};
+}
 
 // Of each part: where it gives way most, where the plate holds it least, and the layers where support holds it.
 Json stabilityJson(const Build& build) {
   Json parts = Json::array();
   for (const PartBuild& part : build.parts) {
     if (part.stability->levels.empty()) continue;
-    Json json{{"part", parts.size()}, {"most_giving", levelJson(*part.stability->mostGiving())}, {"least_held", levelJson(*part.stability->leastHeld())}, {"held_at", Json::array()}};
+    Json json{{"part", parts.size()},
+              {"most_giving", levelJson(*part.stability->mostGiving())},
+              {"least_held", levelJson(*part.stability->leastHeld())},
+              {"held_at", Json::array()}};
     for (const StandingLevel& level : part.stability->levels)
       if (level.held) json["held_at"].push_back(tidy(level.z));
     parts.push_back(std::move(json));
@@ -60,39 +68,58 @@ Json sitesOf(const Build& build, const Settings& settings) {
       const Site& site = part.sites->list[s];
       const Use use = priceOf(build, {CauseKind::site, p, s}).use;
       const StructureAdvice advice = adviseFor(site, *part.placed);
-      sites.push_back({{"id", s}, {"part", p}, {"at", toJson(site.at)}, {"area_mm2", tidy(site.area)}, {"z_low", tidy(site.low)}, {"z_high", tidy(site.high)},
-                       {"worst_lean", tidy(site.worstLean)}, {"span_mm", tidy(site.span)}, {"bridge", site.bridge}, {"open_below", tidy(site.openBelow)},
-                       {"floating_starts", site.starts.size()}, {"decision", choices[static_cast<std::size_t>(part.claims->sites[s].choice)]},
-                       {"advice", {{"structure", advice.structure == Structure::tree ? "tree" : "normal"}, {"reason", advice.reason}}},
-                       {"price", {{"g", tidy(grams(use, settings))}, {"time_s", tidy(use.seconds)}}}});
+      sites.push_back(
+          {{"id", s},
+           {"part", p},
+           {"at", toJson(site.at)},
+           {"area_mm2", tidy(site.area)},
+           {"z_low", tidy(site.low)},
+           {"z_high", tidy(site.high)},
+           {"worst_lean", tidy(site.worstLean)},
+           {"span_mm", tidy(site.span)},
+           {"bridge", site.bridge},
+           {"open_below", tidy(site.openBelow)},
+           {"floating_starts", site.starts.size()},
+           {"decision", choices[static_cast<std::size_t>(part.claims->sites[s].choice)]},
+           {"advice",
+            {{"structure", advice.structure == Structure::tree ? "tree" : "normal"}, {"reason", advice.reason}}},
+           {"price", {{"g", tidy(grams(use, settings))}, {"time_s", tidy(use.seconds)}}}});
     }
-    for (const FloatingStart& start : part.overhangs->starts) starts.push_back({{"at", toJson(start.at)}, {"layer", start.layer}, {"part", p}});
+    for (const FloatingStart& start : part.overhangs->starts)
+      starts.push_back({{"at", toJson(start.at)}, {"layer", start.layer}, {"part", p}});
   }
   return {{"sites", sites}, {"floating_starts", starts}};
 }
 
 const char* nameOf(Severity severity) {
   switch (severity) {
-    case Severity::note: return "note";
-    case Severity::warning: return "warning";
-    case Severity::problem: break;
+    case Severity::note:
+      return "note";
+    case Severity::warning:
+      return "warning";
+    case Severity::problem:
+      break;
   }
   return "problem";
 }
 
 double grams(const Use& use, const Settings& settings) {
-  return ((use.volume - use.second) * settings.number("filament.density") + use.second * settings.number("filament2.density")) / 1000;
+  return ((use.volume - use.second) * settings.number("filament.density") +
+          use.second * settings.number("filament2.density")) /
+         1000;
 }
 
 double money(const Use& use, const Settings& settings) {
-  const double first = (use.volume - use.second) * settings.number("filament.density") * settings.number("filament.price");
+  const double first =
+      (use.volume - use.second) * settings.number("filament.density") * settings.number("filament.price");
   return (first + use.second * settings.number("filament2.density") * settings.number("filament2.price")) / 1e6;
 }
 
 Json totalsOf(const Build& build, const Settings& settings) {
   Json filament = Json::object();
   for (std::size_t i = 0; i < featureCount; ++i)
-    if (const Use& use = build.tally.features[i]; use.volume > 0) filament[std::string(featureNames[i])] = useJson(use, settings);
+    if (const Use& use = build.tally.features[i]; use.volume > 0)
+      filament[std::string(featureNames[i])] = useJson(use, settings);
   const Use whole = build.tally.whole();
   filament["total"] = useJson(whole, settings);
   if (whole.second > 0) {
@@ -106,7 +133,8 @@ Json reportOf(const Build& build, const Settings& settings) {
   Json report = totalsOf(build, settings);
   Json& times = report["time_by_feature_s"];
   for (std::size_t i = 0; i < featureCount; ++i)
-    if (build.tally.features[i].seconds > 0) times[std::string(featureNames[i])] = tidy(build.tally.features[i].seconds);
+    if (build.tally.features[i].seconds > 0)
+      times[std::string(featureNames[i])] = tidy(build.tally.features[i].seconds);
   times["travel"] = tidy(build.tally.travelSeconds);
   if (build.tally.toolChanges > 0) {
     times["tool_changes"] = tidy(build.tally.toolSeconds);
@@ -118,22 +146,40 @@ Json reportOf(const Build& build, const Settings& settings) {
     const Piece& piece = build.support->pieces[i];
     const PieceFigures& figures = build.pieces[i];
     const Use& use = build.tally.pieces[i];
-    report["pieces"].push_back({{"id", i}, {"structure", "normal"}, {"volume_mm3", tidy(use.volume)},
-                                {"g", tidy(grams(use, settings))}, {"cost", tidy(money(use, settings))}, {"time_s", tidy(use.seconds)},
-                                {"contact_above_mm2", tidy(piece.contactAbove)}, {"contact_below_mm2", tidy(figures.contactBelow)},
-                                {"bond_mm2", tidy(figures.bond)}, {"grade", nameOf(figures.grade)}, {"way_out", toJson(figures.freedom.direction)},
-                                {"body_filament", figures.bodyTool == 0 ? "first" : "second"}, {"z_low", tidy(piece.lowest)},
-                                {"z_high", tidy(piece.highest)}, {"sites", piece.sites}});
+    report["pieces"].push_back({{"id", i},
+                                {"structure", "normal"},
+                                {"volume_mm3", tidy(use.volume)},
+                                {"g", tidy(grams(use, settings))},
+                                {"cost", tidy(money(use, settings))},
+                                {"time_s", tidy(use.seconds)},
+                                {"contact_above_mm2", tidy(piece.contactAbove)},
+                                {"contact_below_mm2", tidy(figures.contactBelow)},
+                                {"bond_mm2", tidy(figures.bond)},
+                                {"grade", nameOf(figures.grade)},
+                                {"way_out", toJson(figures.freedom.direction)},
+                                {"body_filament", figures.bodyTool == 0 ? "first" : "second"},
+                                {"z_low", tidy(piece.lowest)},
+                                {"z_high", tidy(piece.highest)},
+                                {"sites", piece.sites}});
   }
   report["sites"] = sitesOf(build, settings)["sites"];
   report["prices"] = Json::array();
   for (const Price& price : build.prices)
-    report["prices"].push_back({{"cause", nameOf(price.cause.kind)}, {"part", price.cause.part}, {"id", price.cause.index}, {"contact_mm2", tidy(price.contact)},
-                                {"g", tidy(grams(price.use, settings))}, {"time_s", tidy(price.use.seconds)}, {"cost", tidy(money(price.use, settings))}});
+    report["prices"].push_back({{"cause", nameOf(price.cause.kind)},
+                                {"part", price.cause.part},
+                                {"id", price.cause.index},
+                                {"contact_mm2", tidy(price.contact)},
+                                {"g", tidy(grams(price.use, settings))},
+                                {"time_s", tidy(price.use.seconds)},
+                                {"cost", tidy(money(price.use, settings))}});
   report["findings"] = Json::array();
   for (const Finding& finding : build.findings)
-    report["findings"].push_back({{"code", finding.code}, {"severity", nameOf(finding.severity)}, {"message", finding.message},
-                                  {"at", toJson(finding.at)}, {"part", finding.part}, {"remedies", remediesOf(finding)},
+    report["findings"].push_back({{"code", finding.code},
+                                  {"severity", nameOf(finding.severity)},
+                                  {"message", finding.message},
+                                  {"at", toJson(finding.at)},
+                                  {"part", finding.part},
+                                  {"remedies", remediesOf(finding)},
                                   {"accepted", finding.accepted ? Json(*finding.accepted) : Json()}});
   report["stability"] = stabilityJson(build);
   Json& timing = report["timing_ms"] = Json::object();

@@ -25,7 +25,8 @@ struct Cantilever {
   Mat2 give = Mat2::Zero();
   std::vector<FootOf> feet;
 
-  // h mm higher, with a bending stiffness E·I: the end of a beam of length h gives h³/3EI and turns h²/2EI under a push.
+  // h mm higher, with a bending stiffness E·I: the end of a beam of length h gives h³/3EI and turns h²/2EI under a
+  // push.
   void raise(double h, double stiffness) {
     Mat2 through, own;
     through << 1, h, 0, 1;
@@ -68,7 +69,11 @@ struct Body {
   Cantilever beam;
 };
 
-bool touch(const Body& a, const Body& b) { return a.bounds.intersects(b.bounds) && (contains(a.section, b.section.front().front()) || contains(b.section, a.section.front().front()) || !intersect(a.section, b.section).empty()); }
+bool touch(const Body& a, const Body& b) {
+  return a.bounds.intersects(b.bounds) &&
+         (contains(a.section, b.section.front().front()) || contains(b.section, a.section.front().front()) ||
+          !intersect(a.section, b.section).empty());
+}
 
 std::vector<Body> bodiesOf(const Polygons& section, double lineWidth) {
   std::vector<Body> bodies;
@@ -86,7 +91,8 @@ std::vector<Body> bodiesOf(const Polygons& section, double lineWidth) {
 
 SectionFigures figuresOf(const Polygons& section) {
   double a = 0, x = 0, y = 0, xx = 0, yy = 0, xy = 0;
-  const Vec2 origin = section.empty() ? Vec2(0, 0) : toMm(section.front().front());  // near the figure, so that no digits are lost
+  const Vec2 origin =
+      section.empty() ? Vec2(0, 0) : toMm(section.front().front());  // near the figure, so that no digits are lost
   for (const Polygon& outline : section)
     for (std::size_t i = 0; i < outline.size(); ++i) {
       const Vec2 p = toMm(outline[i]) - origin, q = toMm(outline[i + 1 < outline.size() ? i + 1 : 0]) - origin;
@@ -118,20 +124,24 @@ SectionFigures figuresOf(const Polygons& section) {
 }
 
 const StandingLevel* Stability::mostGiving() const {
-  const auto worst = std::max_element(levels.begin(), levels.end(), [](const StandingLevel& a, const StandingLevel& b) { return a.give < b.give; });
+  const auto worst = std::max_element(levels.begin(), levels.end(),
+                                      [](const StandingLevel& a, const StandingLevel& b) { return a.give < b.give; });
   return worst == levels.end() ? nullptr : &*worst;
 }
 
 const StandingLevel* Stability::leastHeld() const {
-  const auto worst = std::min_element(levels.begin(), levels.end(), [](const StandingLevel& a, const StandingLevel& b) { return a.factor < b.factor; });
+  const auto worst = std::min_element(
+      levels.begin(), levels.end(), [](const StandingLevel& a, const StandingLevel& b) { return a.factor < b.factor; });
   return worst == levels.end() ? nullptr : &*worst;
 }
 
 bool standsWell(const Stability& stability, const StabilityRules& rules) {
-  return stability.levels.empty() || (stability.mostGiving()->give <= rules.giveAllowed && stability.leastHeld()->factor >= rules.factorAllowed);
+  return stability.levels.empty() ||
+         (stability.mostGiving()->give <= rules.giveAllowed && stability.leastHeld()->factor >= rules.factorAllowed);
 }
 
-Stability stabilityOf(const LayerPlan& plan, const std::vector<Polygons>& sections, const std::vector<Polygons>& holds, const StabilityRules& rules, const Progress& progress) {
+Stability stabilityOf(const LayerPlan& plan, const std::vector<Polygons>& sections, const std::vector<Polygons>& holds,
+                      const StabilityRules& rules, const Progress& progress) {
   std::vector<std::vector<Body>> layers(sections.size());
   parallelFor(sections.size(), progress, [&](std::size_t l) { layers[l] = bodiesOf(sections[l], rules.lineWidth); });
   Stability stability;
@@ -175,7 +185,8 @@ Stability stabilityOf(const LayerPlan& plan, const std::vector<Polygons>& sectio
   return stability;
 }
 
-Stability roughStability(const TriangleMesh& mesh, const Affine& toPlate, const StabilityRules& rules, const Progress& progress) {
+Stability roughStability(const TriangleMesh& mesh, const Affine& toPlate, const StabilityRules& rules,
+                         const Progress& progress) {
   const MeshPtr placed = transformed(mesh, toPlate);
   const double layer = std::max(0.05, placed->bounds.max().z() / 100);
   const LayerPlan plan = planLayers(placed->bounds.max().z(), {layer, layer});

@@ -11,11 +11,11 @@ namespace trellis {
 
 namespace {
 
-constexpr double flatLean = 80;       // degrees; what leans more is a ceiling
-constexpr double mostlyFlat = 0.6;    // of its area
-constexpr double broad = 120;         // mm²: a dozen tips and more, side by side
-constexpr double small = 60;          // mm²
-constexpr double high = 25;           // mm
+constexpr double flatLean = 80;     // degrees; what leans more is a ceiling
+constexpr double mostlyFlat = 0.6;  // of its area
+constexpr double broad = 120;       // mm²: a dozen tips and more, side by side
+constexpr double small = 60;        // mm²
+constexpr double high = 25;         // mm
 
 // The share of a site's facets, by area, that are a ceiling.
 double flatnessOf(const Site& site, const TriangleMesh& placed) {
@@ -34,9 +34,14 @@ double flatnessOf(const Site& site, const TriangleMesh& placed) {
 StructureAdvice adviseFor(const Site& site, const TriangleMesh& placed) {
   const double flat = flatnessOf(site, placed);
   if (flat > mostlyFlat && site.area > broad)
-    return {Structure::normal, fmt::format("a flat ceiling of {:.0f} mm², under which branches would crowd and fuse", site.area)};
-  if (site.area < small) return {Structure::tree, fmt::format("small, {:.0f} mm², so that one or few tips carry it and peel off easily", site.area)};
-  if (flat <= mostlyFlat && site.high > high) return {Structure::tree, fmt::format("curved and {:.0f} mm up, so that branches save filament and touch little", site.high)};
+    return {Structure::normal,
+            fmt::format("a flat ceiling of {:.0f} mm², under which branches would crowd and fuse", site.area)};
+  if (site.area < small)
+    return {Structure::tree,
+            fmt::format("small, {:.0f} mm², so that one or few tips carry it and peel off easily", site.area)};
+  if (flat <= mostlyFlat && site.high > high)
+    return {Structure::tree,
+            fmt::format("curved and {:.0f} mm up, so that branches save filament and touch little", site.high)};
   if (flat <= mostlyFlat) return {Structure::tree, "curved, so that tips follow it and touch little"};
   return {Structure::normal, "flat, so that one sheet carries it evenly"};
 }
@@ -51,7 +56,8 @@ StructureAdvice adviseFor(const PartBuild& part) {
     if (!largest[k] || site.area > largest[k]->area) largest[k] = &site;
   }
   const std::size_t best = areas[1] > areas[0] ? 1 : 0;
-  return largest[best] ? adviseFor(*largest[best], *part.placed) : StructureAdvice{Structure::normal, "nothing of it needs support"};
+  return largest[best] ? adviseFor(*largest[best], *part.placed)
+                       : StructureAdvice{Structure::normal, "nothing of it needs support"};
 }
 
 }  // namespace trellis

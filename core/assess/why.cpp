@@ -40,7 +40,8 @@ struct Asker {
     if (mark == Mark::block) return "blocked by your mark";
     const double scale = transformOf(part().placement, *part().mesh).linear().norm() / std::sqrt(3.0);
     for (std::size_t k = 0; k < part().props.size(); ++k)
-      if ((part().props[k].at - place).norm() * scale <= part().props[k].width / 2) return fmt::format("carried by prop {}", k + 1);
+      if ((part().props[k].at - place).norm() * scale <= part().props[k].width / 2)
+        return fmt::format("carried by prop {}", k + 1);
     const std::uint32_t site = built().sites->ofFacet.empty() ? Sites::none : built().sites->ofFacet[facet];
     const Choice choice = site == Sites::none ? Choice::proposed : built().claims->sites[site].choice;
     if (choice == Choice::enforce) return fmt::format("site {}, enforced by your choice", site + 1);
@@ -48,29 +49,37 @@ struct Asker {
     if (const std::string clear = zone(ZoneAs::keepClear); !clear.empty()) return "kept clear by " + clear;
     if (const std::string block = zone(ZoneAs::block); !block.empty()) return "blocked by " + block;
     for (std::size_t z = 0; z < part().zones.size(); ++z)
-      if (part().zones[z].as == ZoneAs::enforce && leans > part().zones[z].lean && isIn(part().zones[z], place)) return fmt::format("enforced by zone {}", z + 1);
+      if (part().zones[z].as == ZoneAs::enforce && leans > part().zones[z].lean && isIn(part().zones[z], place))
+        return fmt::format("enforced by zone {}", z + 1);
     return site == Sites::none ? std::string() : ofProposal(site);
   }
 
   std::string ofProposal(std::uint32_t site) const {
     const Site& here = built().sites->list[site];
     if (here.bridge) return fmt::format("site {}, bridges {:.1f} mm by itself", site + 1, here.span);
-    if (rules().source == Source::decisions) return fmt::format("site {}, left bare: only your decisions build support", site + 1);
-    if (rules().source == Source::floating && here.starts.empty()) return fmt::format("site {}, left bare: only floating starts are supported", site + 1);
+    if (rules().source == Source::decisions)
+      return fmt::format("site {}, left bare: only your decisions build support", site + 1);
+    if (rules().source == Source::floating && here.starts.empty())
+      return fmt::format("site {}, left bare: only floating starts are supported", site + 1);
     return fmt::format("site {}, supported as proposed", site + 1);
   }
 };
 
 }  // namespace
 
-std::string whyAt(const Project& project, const Build& build, std::size_t part, std::uint32_t facet, const Vec3& place) {
+std::string whyAt(const Project& project, const Build& build, std::size_t part, std::uint32_t facet,
+                  const Vec3& place) {
   if (part >= build.parts.size() || facet >= project.parts[part]->mesh->facets.size()) return {};
   const Asker ask{project, build, part, facet, place};
   if (!ask.part().clean->tree(facet).empty()) return "clean face: nothing touches it";
   const double lean = ask.lean();
   const Mark mark = markAt(ask.part().mesh->corners(facet), ask.part().marks->tree(facet), place);
-  if (lean <= -wallLean) return mark == Mark::block ? "no support stands here, by your mark" : mark == Mark::enforce ? "your mark has nothing to carry here" : "";
-  if (lean < wallLean && mark == Mark::enforce) return ask.rules().on ? "held here by your mark" : "marked to be held; supports are off";
+  if (lean <= -wallLean)
+    return mark == Mark::block     ? "no support stands here, by your mark"
+           : mark == Mark::enforce ? "your mark has nothing to carry here"
+                                   : "";
+  if (lean < wallLean && mark == Mark::enforce)
+    return ask.rules().on ? "held here by your mark" : "marked to be held; supports are off";
   if (lean < wallLean) return {};
   const std::string why = ask.ofUnderside(lean);
   return why.empty() || ask.rules().on ? why : why + "; supports are off";
@@ -82,11 +91,21 @@ std::string whyPiece(const Build& build, std::size_t piece) {
     for (const Contact& contact : build.demand[site]->contacts) {
       const std::size_t number = contact.cause.index + 1;
       switch (contact.cause.kind) {
-        case CauseKind::site: causes.insert(fmt::format("site {}", number)); break;
-        case CauseKind::mark: causes.insert("your enforce marks"); break;
-        case CauseKind::hold: causes.insert("the wall you marked"); break;
-        case CauseKind::prop: causes.insert(fmt::format("prop {}", number)); break;
-        case CauseKind::zone: causes.insert(fmt::format("zone {}", number)); break;
+        case CauseKind::site:
+          causes.insert(fmt::format("site {}", number));
+          break;
+        case CauseKind::mark:
+          causes.insert("your enforce marks");
+          break;
+        case CauseKind::hold:
+          causes.insert("the wall you marked");
+          break;
+        case CauseKind::prop:
+          causes.insert(fmt::format("prop {}", number));
+          break;
+        case CauseKind::zone:
+          causes.insert(fmt::format("zone {}", number));
+          break;
       }
     }
   return fmt::format("for {}", fmt::join(causes, ", "));

@@ -14,7 +14,9 @@ constexpr zip_uint64_t mostTimesSmaller = 1100;  // deflate cannot pack tighter 
 
 zip_t* handle(void* archive) { return static_cast<zip_t*>(archive); }
 
-[[noreturn]] void noMemory() { throw Error("There is not enough memory to pack the file. Close something and try again."); }
+[[noreturn]] void noMemory() {
+  throw Error("There is not enough memory to pack the file. Close something and try again.");
+}
 
 }  // namespace
 
@@ -55,7 +57,9 @@ ArchiveReader::ArchiveReader(std::string_view bytes, std::string name) : name_(s
 
 ArchiveReader::~ArchiveReader() { zip_discard(handle(archive_)); }
 
-bool ArchiveReader::has(const std::string& entry) const { return zip_name_locate(handle(archive_), entry.c_str(), 0) >= 0; }
+bool ArchiveReader::has(const std::string& entry) const {
+  return zip_name_locate(handle(archive_), entry.c_str(), 0) >= 0;
+}
 
 std::vector<std::string> ArchiveReader::names() const {
   std::vector<std::string> all;

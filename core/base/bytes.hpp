@@ -15,10 +15,8 @@ namespace trellis {
 class ByteWriter {
  public:
   template <typename T>
-    requires std::is_trivially_copyable_v<T>
-  void put(const T& value) {
-    bytes_.append(reinterpret_cast<const char*>(&value), sizeof value);
-  }
+  requires std::is_trivially_copyable_v<T>
+  void put(const T& value) { bytes_.append(reinterpret_cast<const char*>(&value), sizeof value); }
   void putText(std::string_view text) {
     put(static_cast<std::uint64_t>(text.size()));
     bytes_.append(text);

@@ -21,8 +21,7 @@ class KeyBuilder {
     return *this;
   }
   template <typename T>
-    requires(std::is_enum_v<T> || (std::is_integral_v<T> && !std::is_same_v<T, std::uint64_t>))
-  KeyBuilder& add(T value) {
+  requires(std::is_enum_v<T> || (std::is_integral_v<T> && !std::is_same_v<T, std::uint64_t>)) KeyBuilder& add(T value) {
     return add(static_cast<std::uint64_t>(value));
   }
   KeyBuilder& add(double value) {

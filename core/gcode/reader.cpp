@@ -12,9 +12,9 @@ namespace trellis {
 
 namespace {
 
-constexpr double farthest = 10000;      // mm
-constexpr double chordTolerance = 0.01; // mm
-constexpr double inch = 25.4;           // mm
+constexpr double farthest = 10000;       // mm
+constexpr double chordTolerance = 0.01;  // mm
+constexpr double inch = 25.4;            // mm
 
 bool isSpace(char c) { return c == ' ' || c == '\t' || c == '\r'; }
 
@@ -23,7 +23,9 @@ struct Words {
   std::array<double, 26> value{};
   std::uint32_t given = 0;
   bool has(char letter) const { return (given >> (letter - 'A') & 1u) != 0; }
-  double of(char letter, double otherwise = 0) const { return has(letter) ? value[static_cast<std::size_t>(letter - 'A')] : otherwise; }
+  double of(char letter, double otherwise = 0) const {
+    return has(letter) ? value[static_cast<std::size_t>(letter - 'A')] : otherwise;
+  }
   void set(char letter, double number) {
     value[static_cast<std::size_t>(letter - 'A')] = number;
     given |= 1u << (letter - 'A');
@@ -55,7 +57,9 @@ class Reader {
   }
 
  private:
-  [[noreturn]] void fail(const std::string& why) const { throw Error(fmt::format("Line {} of the G-code cannot be followed: {}.", line_, why)); }
+  [[noreturn]] void fail(const std::string& why) const {
+    throw Error(fmt::format("Line {} of the G-code cannot be followed: {}.", line_, why));
+  }
 
   void readLine(std::string_view line) {
     Words words;
@@ -79,11 +83,14 @@ class Reader {
         while (at < line.size() && isSpace(line[at])) ++at;
         if (at < line.size() && line[at] == '+') ++at;
         double number = 0;
-        const auto [rest, failed] = std::from_chars(line.data() + at, line.data() + line.size(), number, std::chars_format::fixed);
+        const auto [rest, failed] =
+            std::from_chars(line.data() + at, line.data() + line.size(), number, std::chars_format::fixed);
         const auto used = static_cast<std::size_t>(rest - line.data()) - at;
-        if (failed == std::errc::result_out_of_range || !std::isfinite(number)) fail(fmt::format("the number after {} is out of all range", letter));
+        if (failed == std::errc::result_out_of_range || !std::isfinite(number))
+          fail(fmt::format("the number after {} is out of all range", letter));
         // A bare axis, as in "G28 X", stands for 0; longer words are some firmware's own commands.
-        const bool bare = known && (at == line.size() || isSpace(line[at - 1]) || line[at] == ';' || line[at] == '(' || line[at] == '*');
+        const bool bare = known && (at == line.size() || isSpace(line[at - 1]) || line[at] == ';' || line[at] == '(' ||
+                                    line[at] == '*');
         if (used == 0 && (!bare || letter == 'G' || letter == 'M')) return notWords(line, known);
         at += used;
         known = true;
@@ -105,7 +112,8 @@ class Reader {
   }
 
   void ignore(std::string what) {
-    if (out_.ignored.size() < 20 && std::find(out_.ignored.begin(), out_.ignored.end(), what) == out_.ignored.end()) out_.ignored.push_back(std::move(what));
+    if (out_.ignored.size() < 20 && std::find(out_.ignored.begin(), out_.ignored.end(), what) == out_.ignored.end())
+      out_.ignored.push_back(std::move(what));
   }
 
   // Whether the line's other words still say something.
@@ -117,7 +125,8 @@ class Reader {
       return std::isfinite(value) ? value : otherwise;
     };
     switch (code) {
-      case 82: case 83:
+      case 82:
+      case 83:
         relativeE_ = code == 83;
         ruledE_ = true;
         return true;
@@ -126,10 +135,17 @@ class Reader {
         perVolume_ = diameter > 0 ? 4 / (pi * diameter * diameter) : 1;
         return false;
       }
-      case 204: out_.acceleration = std::max(0.0, figure('P', figure('S', out_.acceleration)) * unit_); return false;
-      case 220: haste_ = std::clamp(figure('S', 100), 1.0, 1000.0) / 100; return false;
-      case 221: flow_ = std::clamp(figure('S', 100), 1.0, 1000.0) / 100; return false;
-      default: return false;  // heat, fans, lights and messages move nothing
+      case 204:
+        out_.acceleration = std::max(0.0, figure('P', figure('S', out_.acceleration)) * unit_);
+        return false;
+      case 220:
+        haste_ = std::clamp(figure('S', 100), 1.0, 1000.0) / 100;
+        return false;
+      case 221:
+        flow_ = std::clamp(figure('S', 100), 1.0, 1000.0) / 100;
+        return false;
+      default:
+        return false;  // heat, fans, lights and messages move nothing
     }
   }
 
@@ -138,21 +154,53 @@ class Reader {
     if (words.has('G')) {
       const double code = words.of('G');
       switch (static_cast<int>(std::lround(std::clamp(code, -1.0, 1000.0) * 10))) {
-        case 0: case 10: case 20: case 30: motion_ = static_cast<int>(code); break;
-        case 40: out_.dwelt += std::clamp(words.has('S') ? words.of('S') : words.of('P') / 1000, 0.0, 86400.0); return;
-        case 200: unit_ = inch; return;
-        case 210: unit_ = 1; return;
-        case 280: return home(words);
-        case 900: case 910:
+        case 0:
+        case 10:
+        case 20:
+        case 30:
+          motion_ = static_cast<int>(code);
+          break;
+        case 40:
+          out_.dwelt += std::clamp(words.has('S') ? words.of('S') : words.of('P') / 1000, 0.0, 86400.0);
+          return;
+        case 200:
+          unit_ = inch;
+          return;
+        case 210:
+          unit_ = 1;
+          return;
+        case 280:
+          return home(words);
+        case 900:
+        case 910:
           relative_ = code == 91;
           if (!ruledE_) relativeE_ = relative_;
           return;
-        case 920: return call(words);
-        case 170: flat_ = true; return;
-        case 180: case 190: flat_ = false; return;
-        // Units of arcs, exact stops, compensation off, coordinate systems, bed levelling and firmware retraction change no bead.
-        case 100: case 110: case 290: case 400: case 490: case 530: case 540: case 610: case 640: case 800: case 940: return;
-        default: return ignore(fmt::format("G{:g}", code));
+        case 920:
+          return call(words);
+        case 170:
+          flat_ = true;
+          return;
+        case 180:
+        case 190:
+          flat_ = false;
+          return;
+        // Units of arcs, exact stops, compensation off, coordinate systems, bed levelling and firmware retraction
+        // change no bead.
+        case 100:
+        case 110:
+        case 290:
+        case 400:
+        case 490:
+        case 530:
+        case 540:
+        case 610:
+        case 640:
+        case 800:
+        case 940:
+          return;
+        default:
+          return ignore(fmt::format("G{:g}", code));
       }
     }
     if (words.has('F')) speed_ = std::clamp(words.of('F') * unit_ / 60, 0.0, 1e6);
@@ -174,14 +222,16 @@ class Reader {
   void call(const Words& words) {
     const bool all = !words.has('X') && !words.has('Y') && !words.has('Z') && !words.has('E');
     for (int axis = 0; axis < 3; ++axis)
-      if (const char letter = static_cast<char>('X' + axis); all || words.has(letter)) offset_[axis] = at_[axis] - words.of(letter) * unit_;
+      if (const char letter = static_cast<char>('X' + axis); all || words.has(letter))
+        offset_[axis] = at_[axis] - words.of(letter) * unit_;
     if (all || words.has('E')) e_ = words.of('E') * unit_;
   }
 
   void move(const Words& words) {
     Vec3 to = at_;
     for (int axis = 0; axis < 3; ++axis)
-      if (const char letter = static_cast<char>('X' + axis); words.has(letter)) to[axis] = words.of(letter) * unit_ + (relative_ ? at_[axis] : offset_[axis]);
+      if (const char letter = static_cast<char>('X' + axis); words.has(letter))
+        to[axis] = words.of(letter) * unit_ + (relative_ ? at_[axis] : offset_[axis]);
     if (!to.allFinite() || to.cwiseAbs().maxCoeff() > farthest) fail("it goes farther than ten metres");
     double pushed = 0;
     if (words.has('E')) {
@@ -212,10 +262,14 @@ class Reader {
     const double radius = a.norm();
     if (radius > farthest) fail("its radius is larger than ten metres");
     double sweep = std::atan2(a.x() * b.y() - a.y() * b.x(), a.dot(b));
-    if ((end - from).norm() < 1e-6) sweep = 2 * pi;  // a full circle
-    else if (!clockwise && sweep <= 0) sweep += 2 * pi;
-    else if (clockwise && sweep >= 0) sweep = 2 * pi - sweep;
-    else sweep = std::abs(sweep);
+    if ((end - from).norm() < 1e-6)
+      sweep = 2 * pi;  // a full circle
+    else if (!clockwise && sweep <= 0)
+      sweep += 2 * pi;
+    else if (clockwise && sweep >= 0)
+      sweep = 2 * pi - sweep;
+    else
+      sweep = std::abs(sweep);
     const double step = 2 * std::acos(std::max(0.0, 1 - chordTolerance / std::max(radius, 2 * chordTolerance)));
     const int count = std::max(1, static_cast<int>(std::ceil(sweep / step)));
     const double start = std::atan2(a.y(), a.x()), z = at_.z();

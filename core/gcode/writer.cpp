@@ -42,7 +42,11 @@ class LayerWriter {
  public:
   // lift is what heights are raised by.
   LayerWriter(const PrintLayer& layer, std::size_t index, double lift, const GcodeRules& rules)
-      : layer_(layer), lift_(lift), isFirst_(layer.bottom + lift < 1e-6), rules_(rules), filament_(pi * rules.filamentDiameter * rules.filamentDiameter / 4) {
+      : layer_(layer),
+        lift_(lift),
+        isFirst_(layer.bottom + lift < 1e-6),
+        rules_(rules),
+        filament_(pi * rules.filamentDiameter * rules.filamentDiameter / 4) {
     put("; @layer index={} z={:.4f} height={:.4f} kind={}\n", index, layer.top + lift, layer.top - layer.bottom,
         layer.supportOnly ? "support" : "part");
   }
@@ -60,7 +64,8 @@ class LayerWriter {
       if (!raised) put("G0 Z{:.4f} F{:.0f}\n", layer_.top + lift_, rules_.motion.travelSpeed * 60);
       raised = true;
       if (changes) changeTo(run.tool);
-      if (!before || hop > 0) put("G0 X{:.3f} Y{:.3f} F{:.0f}\n", mm(start.x), mm(start.y), rules_.motion.travelSpeed * 60);
+      if (!before || hop > 0)
+        put("G0 X{:.3f} Y{:.3f} F{:.0f}\n", mm(start.x), mm(start.y), rules_.motion.travelSpeed * 60);
       if (retracts) put("G1 E{:.5f} F{:.0f}\n", rules_.motion.retractLength, rules_.motion.retractSpeed * 60);
       at_ = start;
       before = &run;
@@ -145,7 +150,8 @@ std::string filledIn(const std::string& text, const std::map<std::string, std::s
     if (close == std::string::npos) throw Error("The machine's G-code opens a { and never closes it. Add the }.");
     const std::string name = text.substr(open + 1, close - open - 1);
     const auto found = values.find(name);
-    if (found == values.end()) throw Error(fmt::format("The machine's G-code asks for {{{}}}, which nobody knows. Correct the name.", name));
+    if (found == values.end())
+      throw Error(fmt::format("The machine's G-code asks for {{{}}}, which nobody knows. Correct the name.", name));
     out += found->second;
     at = close + 1;
   }
@@ -156,7 +162,8 @@ std::string writeGcode(const Print& print, const GcodeRules& rules, const nlohma
                        const Progress& progress) {
   std::vector<std::string> texts(print.layers.size());
   std::vector<const Run*> ends(print.layers.size() + 1, nullptr);
-  for (std::size_t i = 0; i < print.layers.size(); ++i) ends[i + 1] = print.layers[i]->runs.empty() ? ends[i] : &print.layers[i]->runs.back();
+  for (std::size_t i = 0; i < print.layers.size(); ++i)
+    ends[i + 1] = print.layers[i]->runs.empty() ? ends[i] : &print.layers[i]->runs.back();
   const double lift = -print.floor();
   parallelFor(print.layers.size(), progress,
               [&](std::size_t i) { texts[i] = LayerWriter(*print.layers[i], i, lift, rules).write(ends[i]); });
@@ -165,7 +172,8 @@ std::string writeGcode(const Print& print, const GcodeRules& rules, const nlohma
   for (const std::string& layer : texts) size += layer.size();
   text.reserve(size + 4096);
   for (const std::string& layer : texts) text += layer;
-  text += filledIn(rules.end, rules.values) + "\n; @summary " + summary.dump(-1, ' ', false, nlohmann::json::error_handler_t::replace) + "\n";
+  text += filledIn(rules.end, rules.values) + "\n; @summary " +
+          summary.dump(-1, ' ', false, nlohmann::json::error_handler_t::replace) + "\n";
   return text;
 }
 

@@ -21,7 +21,11 @@ constexpr double pointing = 1;  // mm a place may lie off the surface it means
 class Painter {
  public:
   Painter(const Canvas& canvas, const Marks& marks, Mark mark, const PaintRules& rules)
-      : canvas_(canvas), marks_(marks), mark_(mark), rules_(rules), normalToPlate_(canvas.toPlate.linear().inverse().transpose()) {}
+      : canvas_(canvas),
+        marks_(marks),
+        mark_(mark),
+        rules_(rules),
+        normalToPlate_(canvas.toPlate.linear().inverse().transpose()) {}
 
   MarksPtr operator()(const BallStroke& stroke) {
     const Facets near = facetsNear(stroke.path, stroke.radius);
@@ -33,12 +37,15 @@ class Painter {
     Facets facing;
     for (const std::uint32_t f : all())
       if (facesEye(f, stroke.eye)) facing.push_back(f);
-    return shaped(*sightShape(stroke.path, stroke.radius, stroke.eye, std::move(occluders), rules_.clip), withinCreases(facing, stroke.path));
+    return shaped(*sightShape(stroke.path, stroke.radius, stroke.eye, std::move(occluders), rules_.clip),
+                  withinCreases(facing, stroke.path));
   }
   MarksPtr operator()(const FaceStroke& stroke) { return whole(faceAt(canvas_, stroke)); }
   MarksPtr operator()(const SiteStroke& stroke) { return whole(siteAt(canvas_, stroke)); }
   MarksPtr operator()(const BandStroke& stroke) {
-    return shaped(*clippedShape(bandShape(std::min(stroke.from, stroke.to), std::max(stroke.from, stroke.to)), rules_.clip), all());
+    return shaped(
+        *clippedShape(bandShape(std::min(stroke.from, stroke.to), std::max(stroke.from, stroke.to)), rules_.clip),
+        all());
   }
   MarksPtr operator()(const LeanStroke& stroke) {
     Facets steep;
@@ -109,10 +116,12 @@ class Painter {
     if (!rules_.crease) return candidates;
     Facets seeds;
     for (const Vec3& at : path)
-      if (const auto near = nearestOn(*canvas_.tree, canvas_.toPlate.inverse() * at, pointing)) seeds.push_back(near->facet);
+      if (const auto near = nearestOn(*canvas_.tree, canvas_.toPlate.inverse() * at, pointing))
+        seeds.push_back(near->facet);
     const double least = std::cos(toRadians(*rules_.crease));
     return flood(*neighboursOf(canvas_.mesh), seeds, [&](std::uint32_t from, std::uint32_t to) {
-      return std::binary_search(candidates.begin(), candidates.end(), to) && normalOf(from).dot(normalOf(to)) >= least - 1e-9;
+      return std::binary_search(candidates.begin(), candidates.end(), to) &&
+             normalOf(from).dot(normalOf(to)) >= least - 1e-9;
     });
   }
 
@@ -156,13 +165,16 @@ std::vector<std::uint32_t> faceAt(const Canvas& canvas, const FaceStroke& stroke
   const Eigen::Matrix3d toPlate = canvas.toPlate.linear().inverse().transpose();
   const double least = std::cos(toRadians(stroke.crease));
   const auto normalOf = [&](std::uint32_t f) { return Vec3((toPlate * canvas.mesh->normal(f)).normalized()); };
-  return flood(*neighboursOf(canvas.mesh), {under->facet}, [&](std::uint32_t from, std::uint32_t to) { return normalOf(from).dot(normalOf(to)) >= least - 1e-9; });
+  return flood(*neighboursOf(canvas.mesh), {under->facet},
+               [&](std::uint32_t from, std::uint32_t to) { return normalOf(from).dot(normalOf(to)) >= least - 1e-9; });
 }
 
 std::vector<std::uint32_t> siteAt(const Canvas& canvas, const SiteStroke& stroke) {
   const auto under = nearestOn(*canvas.tree, canvas.toPlate.inverse() * stroke.at, pointing);
   const Eigen::Matrix3d toPlate = canvas.toPlate.linear().inverse().transpose();
-  const auto hangs = [&](std::uint32_t f) { return leanOf((toPlate * canvas.mesh->normal(f)).normalized()) > canvas.freeLean; };
+  const auto hangs = [&](std::uint32_t f) {
+    return leanOf((toPlate * canvas.mesh->normal(f)).normalized()) > canvas.freeLean;
+  };
   if (!under || !hangs(under->facet)) return {};
   return flood(*neighboursOf(canvas.mesh), {under->facet}, [&](std::uint32_t, std::uint32_t to) { return hangs(to); });
 }

@@ -50,15 +50,15 @@ struct Canvas {
   MeshPtr mesh;
   MeshTreePtr tree;  // of mesh
   Affine toPlate = Affine::Identity();
-  double freeLean = 45;                  // degrees, of sites and of keeping to overhangs
-  const Marks* clean = nullptr;          // faces that brushes skip
-  std::vector<Occluder> others = {};     // other parts, which may stand in the way of the eye
+  double freeLean = 45;               // degrees, of sites and of keeping to overhangs
+  const Marks* clean = nullptr;       // faces that brushes skip
+  std::vector<Occluder> others = {};  // other parts, which may stand in the way of the eye
 };
 
 struct PaintRules {
-  bool keepToOverhangs = false;          // only where the lean exceeds the free lean
-  std::optional<double> crease = {};     // Ball and Sight stay on surface that is reached without bending by more, degrees
-  std::vector<Plane> clip = {};          // only in front of every plane
+  bool keepToOverhangs = false;       // only where the lean exceeds the free lean
+  std::optional<double> crease = {};  // Ball and Sight stay on surface that is reached without bending by more, degrees
+  std::vector<Plane> clip = {};       // only in front of every plane
 };
 
 // The marks after laying a mark (Mark::none clears). A mark's border lies within half a leaf edge of the

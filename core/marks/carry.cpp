@@ -10,9 +10,9 @@ namespace trellis {
 
 namespace {
 
-constexpr double finest = 0.2;         // mm, of a leaf's edges
-constexpr double onePlace = 5;         // mm
-constexpr double unchanged = 1e-5;     // mm
+constexpr double finest = 0.2;      // mm, of a leaf's edges
+constexpr double onePlace = 5;      // mm
+constexpr double unchanged = 1e-5;  // mm
 
 struct Leaf {
   Corners corners;
@@ -22,7 +22,9 @@ struct Leaf {
 std::vector<Leaf> leavesOf(const TriangleMesh& mesh, const Marks& marks) {
   std::vector<Leaf> leaves;
   marks.forEachTree([&](std::uint32_t facet, std::string_view tree) {
-    forEachLeaf(mesh.corners(facet), tree, [&](const Corners& corners, Mark mark) { leaves.push_back({corners, mark}); });
+    forEachLeaf(mesh.corners(facet), tree, [&](const Corners& corners, Mark mark) {
+      leaves.push_back({corners, mark});
+    });
   });
   return leaves;
 }
@@ -37,7 +39,9 @@ MeshPtr meshOf(const std::vector<Leaf>& leaves) {
 }
 
 bool sameCorners(Corners a, Corners b) {
-  const auto before = [](const Vec3& p, const Vec3& q) { return std::lexicographical_compare(p.data(), p.data() + 3, q.data(), q.data() + 3); };
+  const auto before = [](const Vec3& p, const Vec3& q) {
+    return std::lexicographical_compare(p.data(), p.data() + 3, q.data(), q.data() + 3);
+  };
   std::sort(a.begin(), a.end(), before);
   std::sort(b.begin(), b.end(), before);
   return a == b;
@@ -85,7 +89,8 @@ class Carrier {
   MarkTree refined(const Corners& corners) const {
     const Vec3 middle = middleOf(corners);
     if (!isNearMarks(corners, middle)) return MarkTree(1, '\0');
-    const double edge = std::max({(corners[1] - corners[0]).norm(), (corners[2] - corners[1]).norm(), (corners[0] - corners[2]).norm()});
+    const double edge = std::max(
+        {(corners[1] - corners[0]).norm(), (corners[2] - corners[1]).norm(), (corners[0] - corners[2]).norm()});
     if (edge <= finest || isUniform(corners, middle)) return MarkTree(1, markNear(middle));
     const auto [one, two] = bisect(corners);
     const MarkTree first = refined(one), second = refined(two);
@@ -98,7 +103,8 @@ class Carrier {
 
 std::vector<LostMarks> lostOf(const std::vector<Leaf>& leaves, const MeshTree& to, const Progress& progress) {
   std::vector<char> isLost(leaves.size());
-  parallelFor(leaves.size(), progress, [&](std::size_t i) { isLost[i] = !nearestOn(to, middleOf(leaves[i].corners), carryReach); });
+  parallelFor(leaves.size(), progress,
+              [&](std::size_t i) { isLost[i] = !nearestOn(to, middleOf(leaves[i].corners), carryReach); });
   std::vector<LostMarks> lost;
   for (std::size_t i = 0; i < leaves.size(); ++i) {
     if (!isLost[i]) continue;

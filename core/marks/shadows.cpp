@@ -19,7 +19,9 @@ struct Shadow {
 };
 
 void dropLeaf(const Corners& leaf, const std::vector<double>& planes, std::vector<Shadow>& out) {
-  cutAtPlanes({leaf.begin(), leaf.end()}, planes, [&](std::size_t plane, Polygon outline) { out.push_back({plane, std::move(outline)}); });
+  cutAtPlanes({leaf.begin(), leaf.end()}, planes, [&](std::size_t plane, Polygon outline) {
+    out.push_back({plane, std::move(outline)});
+  });
 }
 
 // The lines in which planes cut a leaf of wall, the part on their left.
@@ -30,7 +32,8 @@ void cutWall(const Corners& leaf, const Vec3& normal, const std::vector<double>&
     std::vector<Vec3> ends;
     for (std::size_t k = 0; k < 3; ++k) {
       const Vec3 &a = leaf[k], &b = leaf[(k + 1) % 3];
-      if ((a.z() < planes[i]) != (b.z() < planes[i])) ends.push_back(a + (b - a) * ((planes[i] - a.z()) / (b.z() - a.z())));
+      if ((a.z() < planes[i]) != (b.z() < planes[i]))
+        ends.push_back(a + (b - a) * ((planes[i] - a.z()) / (b.z() - a.z())));
     }
     if (ends.size() != 2) continue;
     const Vec3 along = ends[1] - ends[0];

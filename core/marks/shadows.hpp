@@ -18,8 +18,8 @@ struct MarkShadows {
   std::vector<Polygons> barred;    // up-facing surface marked block: nothing may stand there
   // Enforced wall where plane i cuts it, as open lines with the part on their left.
   std::vector<Polygons> walls;
-  double enforcedWall = 0;     // mm² that lean less than 5° either way
-  double enforcedUpward = 0;   // mm² that face up, where support has nothing to carry
+  double enforcedWall = 0;       // mm² that lean less than 5° either way
+  double enforcedUpward = 0;     // mm² that face up, where support has nothing to carry
   Vec3 upwardAt = Vec3::Zero();  // a place of it
 };
 

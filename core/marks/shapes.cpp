@@ -11,10 +11,13 @@ namespace {
 Vec3 middleOf(const Corners& c) { return (c[0] + c[1] + c[2]) / 3; }
 
 double reachOf(const Corners& c, const Vec3& middle) {
-  return std::sqrt(std::max({(c[0] - middle).squaredNorm(), (c[1] - middle).squaredNorm(), (c[2] - middle).squaredNorm()}));
+  return std::sqrt(
+      std::max({(c[0] - middle).squaredNorm(), (c[1] - middle).squaredNorm(), (c[2] - middle).squaredNorm()}));
 }
 
-double longestEdge(const Corners& c) { return std::max({(c[1] - c[0]).norm(), (c[2] - c[1]).norm(), (c[0] - c[2]).norm()}); }
+double longestEdge(const Corners& c) {
+  return std::max({(c[1] - c[0]).norm(), (c[2] - c[1]).norm(), (c[0] - c[2]).norm()});
+}
 
 class BallShape : public Shape {
  public:
@@ -31,12 +34,14 @@ class BallShape : public Shape {
     for (const Capsule& capsule : capsules_) {
       if (squaredDistance(capsule, middle) > far) continue;
       touches = true;
-      if (std::all_of(placed.begin(), placed.end(), [&](const Vec3& p) { return squaredDistance(capsule, p) <= near; })) return Where::inside;
+      if (std::all_of(placed.begin(), placed.end(), [&](const Vec3& p) { return squaredDistance(capsule, p) <= near; }))
+        return Where::inside;
     }
     return touches ? Where::across : Where::outside;
   }
   bool contains(const Vec3& p) const override {
-    return std::any_of(capsules_.begin(), capsules_.end(), [&](const Capsule& c) { return squaredDistance(c, p) <= radius_ * radius_; });
+    return std::any_of(capsules_.begin(), capsules_.end(),
+                       [&](const Capsule& c) { return squaredDistance(c, p) <= radius_ * radius_; });
   }
   double leafEdge() const override { return trellis::leafEdge(radius_); }
 
@@ -55,7 +60,8 @@ class BallShape : public Shape {
 
 class SightShape : public Shape {
  public:
-  SightShape(const std::vector<Vec3>& path, double radius, const Vec3& eye, std::vector<Occluder> occluders, std::vector<Plane> clip)
+  SightShape(const std::vector<Vec3>& path, double radius, const Vec3& eye, std::vector<Occluder> occluders,
+             std::vector<Plane> clip)
       : radius_(radius), eye_(eye), occluders_(std::move(occluders)), clip_(std::move(clip)) {
     addCone(path.front());
     for (std::size_t i = 1; i < path.size(); ++i) {
@@ -86,8 +92,9 @@ class SightShape : public Shape {
 
  private:
   static constexpr double sampled = 0.25;  // mm between the points whose sight is asked for, at most
-  static constexpr double finest = 0.2;    // mm of leaf edge where sight ends, so that nothing hidden is marked farther in than half of it
-  static constexpr double skin = 0.02;     // mm; nearer hits are the surface itself
+  static constexpr double finest =
+      0.2;  // mm of leaf edge where sight ends, so that nothing hidden is marked farther in than half of it
+  static constexpr double skin = 0.02;  // mm; nearer hits are the surface itself
 
   struct Cone {
     Vec3 axis;
@@ -100,14 +107,16 @@ class SightShape : public Shape {
   bool isIn(const Cone& cone, const Vec3& p, double slack) const {
     const Vec3 from = p - eye_;
     const double depth = from.dot(cone.axis);
-    return depth > -slack && (from - depth * cone.axis).norm() <= std::max(depth, 0.0) * cone.slope + slack * (1 + cone.slope);
+    return depth > -slack &&
+           (from - depth * cone.axis).norm() <= std::max(depth, 0.0) * cone.slope + slack * (1 + cone.slope);
   }
   bool isSeen(const Vec3& p) const {
     const Vec3 along = p - eye_;
     double entry = 0;  // where the look passes the last clip plane
     for (const Plane& plane : clip_) {
       if (plane.heightOf(p) < 0) return false;
-      if (const double before = plane.heightOf(eye_); before < 0) entry = std::max(entry, before / (before - plane.heightOf(p)));
+      if (const double before = plane.heightOf(eye_); before < 0)
+        entry = std::max(entry, before / (before - plane.heightOf(p)));
     }
     const Vec3 from = eye_ + entry * along, rest = p - from;
     const double length = rest.norm();
@@ -154,7 +163,9 @@ class PatchShape : public Shape {
     if (shared < whole * 1e-6) return Where::outside;
     return shared > whole * (1 - 1e-6) && low >= from_ && high <= to_ ? Where::inside : Where::across;
   }
-  bool contains(const Vec3& p) const override { return p.z() >= from_ && p.z() <= to_ && trellis::contains(plan_, toPoint(p.x(), p.y())); }
+  bool contains(const Vec3& p) const override {
+    return p.z() >= from_ && p.z() <= to_ && trellis::contains(plan_, toPoint(p.x(), p.y()));
+  }
   double leafEdge() const override { return 0.2; }
 
  private:
@@ -165,18 +176,21 @@ class PatchShape : public Shape {
 
 class ClippedShape : public Shape {
  public:
-  ClippedShape(std::unique_ptr<Shape> shape, std::vector<Plane> clip) : shape_(std::move(shape)), clip_(std::move(clip)) {}
+  ClippedShape(std::unique_ptr<Shape> shape, std::vector<Plane> clip)
+      : shape_(std::move(shape)), clip_(std::move(clip)) {}
   Where classify(const Corners& placed) const override {
     Where result = shape_->classify(placed);
     for (const Plane& plane : clip_) {
-      const auto before = std::count_if(placed.begin(), placed.end(), [&](const Vec3& p) { return plane.heightOf(p) >= 0; });
+      const auto before =
+          std::count_if(placed.begin(), placed.end(), [&](const Vec3& p) { return plane.heightOf(p) >= 0; });
       if (before == 0) return Where::outside;
       if (before < 3 && result == Where::inside) result = Where::across;
     }
     return result;
   }
   bool contains(const Vec3& p) const override {
-    return std::all_of(clip_.begin(), clip_.end(), [&](const Plane& plane) { return plane.heightOf(p) >= 0; }) && shape_->contains(p);
+    return std::all_of(clip_.begin(), clip_.end(), [&](const Plane& plane) { return plane.heightOf(p) >= 0; }) &&
+           shape_->contains(p);
   }
   double leafEdge() const override { return shape_->leafEdge(); }
 
@@ -189,15 +203,20 @@ class ClippedShape : public Shape {
 
 double leafEdge(double radius) { return std::max(0.1, radius / 12); }
 
-std::unique_ptr<Shape> ballShape(std::vector<Vec3> path, double radius) { return std::make_unique<BallShape>(std::move(path), radius); }
+std::unique_ptr<Shape> ballShape(std::vector<Vec3> path, double radius) {
+  return std::make_unique<BallShape>(std::move(path), radius);
+}
 
-std::unique_ptr<Shape> sightShape(const std::vector<Vec3>& path, double radius, const Vec3& eye, std::vector<Occluder> occluders, std::vector<Plane> clip) {
+std::unique_ptr<Shape> sightShape(const std::vector<Vec3>& path, double radius, const Vec3& eye,
+                                  std::vector<Occluder> occluders, std::vector<Plane> clip) {
   return std::make_unique<SightShape>(path, radius, eye, std::move(occluders), std::move(clip));
 }
 
 std::unique_ptr<Shape> bandShape(double from, double to) { return std::make_unique<BandShape>(from, to); }
 
-std::unique_ptr<Shape> patchShape(const Polygons& plan, double from, double to) { return std::make_unique<PatchShape>(plan, from, to); }
+std::unique_ptr<Shape> patchShape(const Polygons& plan, double from, double to) {
+  return std::make_unique<PatchShape>(plan, from, to);
+}
 
 std::unique_ptr<Shape> clippedShape(std::unique_ptr<Shape> shape, std::vector<Plane> clip) {
   if (clip.empty()) return shape;

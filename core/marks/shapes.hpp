@@ -33,8 +33,8 @@ struct Occluder {
 std::unique_ptr<Shape> ballShape(std::vector<Vec3> path, double radius);
 // What an eye sees within a circle of this radius around the path's points, looking only at what lies in
 // front of every clip plane.
-std::unique_ptr<Shape> sightShape(const std::vector<Vec3>& path, double radius, const Vec3& eye, std::vector<Occluder> occluders,
-                                  std::vector<Plane> clip);
+std::unique_ptr<Shape> sightShape(const std::vector<Vec3>& path, double radius, const Vec3& eye,
+                                  std::vector<Occluder> occluders, std::vector<Plane> clip);
 std::unique_ptr<Shape> bandShape(double from, double to);
 std::unique_ptr<Shape> patchShape(const Polygons& plan, double from, double to);
 // What of another shape lies in front of every plane.

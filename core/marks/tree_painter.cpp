@@ -9,7 +9,8 @@ namespace {
 
 bool isFine(const Corners& c, double edge) {
   const double most = edge * edge;
-  return (c[1] - c[0]).squaredNorm() <= most && (c[2] - c[1]).squaredNorm() <= most && (c[0] - c[2]).squaredNorm() <= most;
+  return (c[1] - c[0]).squaredNorm() <= most && (c[2] - c[1]).squaredNorm() <= most &&
+         (c[0] - c[2]).squaredNorm() <= most;
 }
 
 }  // namespace

@@ -9,7 +9,8 @@ namespace trellis {
 // Walks the old tree and the geometry together; what lies outside the shape keeps its marks.
 class TreePainter {
  public:
-  TreePainter(const Shape& shape, const Affine& toPlate, Mark mark) : shape_(shape), edge_(shape.leafEdge()), toPlate_(toPlate), mark_(mark) {}
+  TreePainter(const Shape& shape, const Affine& toPlate, Mark mark)
+      : shape_(shape), edge_(shape.leafEdge()), toPlate_(toPlate), mark_(mark) {}
 
   MarkTree paint(const Corners& corners, std::string_view tree);
 

@@ -126,7 +126,8 @@ std::vector<NamedMesh> readForeign(const std::filesystem::path& path, MeshFormat
   posix_spawn_file_actions_adddup2(&actions, pipes[0].write, 1);
   posix_spawn_file_actions_adddup2(&actions, pipes[1].write, 2);
   const std::string file = path.string();
-  char* arguments[] = {const_cast<char*>(program.c_str()), const_cast<char*>(file.c_str()), const_cast<char*>(nameOf(format)), nullptr};
+  char* arguments[] = {const_cast<char*>(program.c_str()), const_cast<char*>(file.c_str()),
+                       const_cast<char*>(nameOf(format)), nullptr};
   Child child;
   const int failed = ::posix_spawn(&child.pid, program.c_str(), &actions, nullptr, arguments, environ);
   posix_spawn_file_actions_destroy(&actions);

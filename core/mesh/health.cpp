@@ -14,7 +14,7 @@ namespace trellis {
 
 namespace {
 
-constexpr double speckSize = 0.5;      // mm across
+constexpr double speckSize = 0.5;        // mm across
 constexpr double sheetThickness = 0.02;  // mm
 
 Trouble holesOf(const TriangleMesh& mesh, const Topology& topology) {
@@ -48,7 +48,8 @@ bool isSheet(const Shell& shell) {
                                          : shell.box.sizes().minCoeff() < sheetThickness);
 }
 
-Trouble shellsOf(Defect kind, const TriangleMesh& mesh, const std::vector<Shell>& shells, bool (*is)(const Shell&, const Box3&)) {
+Trouble shellsOf(Defect kind, const TriangleMesh& mesh, const std::vector<Shell>& shells,
+                 bool (*is)(const Shell&, const Box3&)) {
   std::vector<std::uint32_t> facets;
   std::size_t count = 0;
   for (const Shell& shell : shells) {
@@ -80,8 +81,10 @@ MeshHealth examine(const TriangleMesh& mesh, const Progress& progress) {
            holesOf(mesh, topology), facetsOf(Defect::flipped, mesh, std::move(flipped), flippedCount),
            facetsOf(Defect::duplicates, mesh, std::move(duplicates), duplicateCount),
            facetsOf(Defect::crossing, mesh, std::move(crossing), crossingCount),
-           shellsOf(Defect::specks, mesh, shells, [](const Shell& s, const Box3& whole) { return isSpeck(s.box, whole); }),
-           shellsOf(Defect::sheets, mesh, shells, [](const Shell& s, const Box3& whole) { return isSheet(s) && !isSpeck(s.box, whole); })})
+           shellsOf(Defect::specks, mesh, shells,
+                    [](const Shell&s, const Box3&whole) { return isSpeck(s.box, whole); }),
+           shellsOf(Defect::sheets, mesh, shells,
+                    [](const Shell&s, const Box3&whole) { return isSheet(s) && !isSpeck(s.box, whole); })})
     if (trouble.count > 0) health.troubles.push_back(std::move(trouble));
   return health;
 }
@@ -90,12 +93,18 @@ std::string inWords(const Trouble& trouble) {
   const bool one = trouble.count == 1;
   const std::size_t n = trouble.count;
   switch (trouble.kind) {
-    case Defect::holes: return fmt::format("{} hole{} ({} open edges)", n, one ? "" : "s", trouble.openEdges.size());
-    case Defect::flipped: return fmt::format("{} facet{} turned inside out", n, one ? "" : "s");
-    case Defect::duplicates: return fmt::format("{} facet{} twice in one place", n, one ? "" : "s");
-    case Defect::crossing: return fmt::format("{} facets that cross one another", n);
-    case Defect::specks: return fmt::format("{} stray speck{} under {} mm", n, one ? "" : "s", speckSize);
-    case Defect::sheets: break;
+    case Defect::holes:
+      return fmt::format("{} hole{} ({} open edges)", n, one ? "" : "s", trouble.openEdges.size());
+    case Defect::flipped:
+      return fmt::format("{} facet{} turned inside out", n, one ? "" : "s");
+    case Defect::duplicates:
+      return fmt::format("{} facet{} twice in one place", n, one ? "" : "s");
+    case Defect::crossing:
+      return fmt::format("{} facets that cross one another", n);
+    case Defect::specks:
+      return fmt::format("{} stray speck{} under {} mm", n, one ? "" : "s", speckSize);
+    case Defect::sheets:
+      break;
   }
   return fmt::format("{} sheet{} without thickness", n, one ? "" : "s");
 }

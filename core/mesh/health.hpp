@@ -13,7 +13,7 @@ enum class Defect { holes, flipped, duplicates, crossing, specks, sheets };
 
 struct Trouble {
   Defect kind = Defect::holes;
-  std::size_t count = 0;  // of holes, facets, specks or sheets
+  std::size_t count = 0;                       // of holes, facets, specks or sheets
   std::vector<std::uint32_t> facets;           // to show; none for holes
   std::vector<std::array<Vec3, 2>> openEdges;  // of holes, mesh coordinates
   Vec3 at = Vec3::Zero();                      // a place where it is, mesh coordinates

@@ -11,8 +11,8 @@ struct MeshFigures {
   std::size_t vertices = 0;
   std::size_t shells = 0;  // sets of facets connected across edges
   Vec3 size = Vec3::Zero();
-  double volume = 0;  // mm³, by the divergence theorem over the facets as they are turned
-  double area = 0;    // mm²
+  double volume = 0;              // mm³, by the divergence theorem over the facets as they are turned
+  double area = 0;                // mm²
   std::size_t openEdges = 0;      // edges with a facet on one side only
   std::size_t flippedFacets = 0;  // facets turned against their neighbours, or whole shells inside out
   std::size_t duplicateFacets = 0;

@@ -28,8 +28,8 @@ using Kernel = CGAL::Exact_predicates_inexact_constructions_kernel;
 using Point3 = Kernel::Point_3;
 using Surface = CGAL::Surface_mesh<Point3>;
 
-constexpr double wrapShare = 1.0 / 150;   // of the diagonal: the smallest hole a wrap still enters
-constexpr double wrapDistance = 0.1;      // mm, at most, from the old surface to the new
+constexpr double wrapShare = 1.0 / 150;  // of the diagonal: the smallest hole a wrap still enters
+constexpr double wrapDistance = 0.1;     // mm, at most, from the old surface to the new
 
 struct Soup {
   std::vector<Point3> points;
@@ -68,12 +68,14 @@ class Mender {
     Soup soup = soupOf(mesh_, leftOut);
     const std::size_t before = soup.facets.size();
     processing::repair_polygon_soup(soup.points, soup.facets);
-    if (soup.facets.size() < before) result_.done.push_back(counted("dropped", before - soup.facets.size(), "doubled or flat facet"));
+    if (soup.facets.size() < before)
+      result_.done.push_back(counted("dropped", before - soup.facets.size(), "doubled or flat facet"));
     progress_.check();
     processing::orient_polygon_soup(soup.points, soup.facets);
     Surface surface;
     processing::polygon_soup_to_polygon_mesh(soup.points, soup.facets, surface);
-    if (const std::size_t joined = processing::stitch_borders(surface)) result_.done.push_back(counted("joined", joined, "seam edge"));
+    if (const std::size_t joined = processing::stitch_borders(surface))
+      result_.done.push_back(counted("joined", joined, "seam edge"));
     fillHoles(surface);
     turnOutward(meshOf(surface));
     return finished();
@@ -125,7 +127,8 @@ class Mender {
   }
 
   Mended finished() {
-    if (result_.mesh->facets.empty()) throw Error("Nothing would be left of this mesh. Export it again from where it was drawn.");
+    if (result_.mesh->facets.empty())
+      throw Error("Nothing would be left of this mesh. Export it again from where it was drawn.");
     const auto key = [](const TriangleMesh& mesh, std::size_t f) {
       std::array<std::array<float, 3>, 3> corners;
       for (std::size_t k = 0; k < 3; ++k) {

@@ -13,9 +13,9 @@ enum class MendBy {
 
 struct Mended {
   MeshPtr mesh;
-  std::vector<std::string> done;   // "filled 2 holes", in order
+  std::vector<std::string> done;     // "filled 2 holes", in order
   std::vector<std::uint32_t> fresh;  // facets of the mesh that were not there before
-  MeshHealth left;                 // what could not be mended
+  MeshHealth left;                   // what could not be mended
 };
 
 // Over CGAL's polygon soup repair, hole filling and alpha wrapping (P. Alliez, D. Cohen-Steiner, M. Hemmer,

@@ -13,8 +13,9 @@ namespace {
 
 constexpr double largestSize = 10'000;  // mm; polygons are computed in 64-bit nanometres
 
-constexpr std::pair<MeshFormat, const char*> names[] = {{MeshFormat::stl, "stl"}, {MeshFormat::obj, "obj"}, {MeshFormat::ply, "ply"},
-                                                       {MeshFormat::off, "off"}, {MeshFormat::threeMf, "3mf"}, {MeshFormat::amf, "amf"}};
+constexpr std::pair<MeshFormat, const char*> names[] = {{MeshFormat::stl, "stl"},     {MeshFormat::obj, "obj"},
+                                                        {MeshFormat::ply, "ply"},     {MeshFormat::off, "off"},
+                                                        {MeshFormat::threeMf, "3mf"}, {MeshFormat::amf, "amf"}};
 
 MeshFormat bySuffix(const std::string& name) {
   std::string suffix = std::filesystem::path(name).extension().string();
@@ -31,7 +32,8 @@ bool looksOff(std::string_view bytes) {
     bytes.remove_prefix(end + 1);
   }
   const std::size_t at = bytes.find("OFF");
-  return at != std::string_view::npos && at <= 5 && bytes.substr(0, at).find_first_not_of("STCN4n") == std::string_view::npos;
+  return at != std::string_view::npos && at <= 5 &&
+         bytes.substr(0, at).find_first_not_of("STCN4n") == std::string_view::npos;
 }
 
 std::string upper(std::string text) {
@@ -70,10 +72,12 @@ std::vector<NamedMesh> readMeshFile(const std::filesystem::path& path, const Pro
   const std::string name = path.filename().string();
   if (bytes.empty()) throw Error(name + " is empty. Export the mesh again.");
   const MeshFormat format = formatOf(name, bytes);
-  if (format == MeshFormat::none) throw Error(name + " is not a mesh this program reads. Export it as STL, OBJ, PLY, OFF, 3MF or AMF.");
+  if (format == MeshFormat::none)
+    throw Error(name + " is not a mesh this program reads. Export it as STL, OBJ, PLY, OFF, 3MF or AMF.");
   if (format == MeshFormat::threeMf && !looksZipped(bytes))
     throw Error(name + " is not a 3MF package, whatever its name says. Export it again as 3MF or STL.");
-  if ((format == MeshFormat::ply || format == MeshFormat::off || format == MeshFormat::amf) && formatOf("", bytes) == MeshFormat::none)
+  if ((format == MeshFormat::ply || format == MeshFormat::off || format == MeshFormat::amf) &&
+      formatOf("", bytes) == MeshFormat::none)
     throw Error(fmt::format("{} is not {}, whatever its name says. Export it again.", name, upper(nameOf(format))));
   std::vector<NamedMesh> meshes;
   if (format == MeshFormat::stl)
@@ -81,17 +85,21 @@ std::vector<NamedMesh> readMeshFile(const std::filesystem::path& path, const Pro
   else
     meshes = readForeign(path, format, progress);
   for (const NamedMesh& part : meshes) {
-    const double reach = std::max(part.mesh->bounds.max().cwiseAbs().maxCoeff(), part.mesh->bounds.min().cwiseAbs().maxCoeff());
+    const double reach =
+        std::max(part.mesh->bounds.max().cwiseAbs().maxCoeff(), part.mesh->bounds.min().cwiseAbs().maxCoeff());
     if (reach > largestSize)
-      throw Error(fmt::format("{} reaches {:.3g} m from its origin, which no printer does. Check its unit and export it again.",
-                              name, reach / 1000));
+      throw Error(
+          fmt::format("{} reaches {:.3g} m from its origin, which no printer does. Check its unit and export it again.",
+                      name, reach / 1000));
   }
   return meshes;
 }
 
 MeshPtr readOneMesh(const std::filesystem::path& path, const Progress& progress) {
   const std::vector<NamedMesh> meshes = readMeshFile(path, progress);
-  if (meshes.size() != 1) throw Error(path.filename().string() + " holds several meshes, and one is wanted. Save the one as a file of its own.");
+  if (meshes.size() != 1)
+    throw Error(path.filename().string() +
+                " holds several meshes, and one is wanted. Save the one as a file of its own.");
   return meshes.front().mesh;
 }
 

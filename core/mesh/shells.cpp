@@ -31,8 +31,8 @@ class Walk {
     turned_[first] = same;
     shell.facets.push_back(first);
     for (std::size_t at = 0; at < shell.facets.size(); ++at) visit(shell, shell.facets[at]);
-    const std::size_t against = static_cast<std::size_t>(
-        std::count_if(shell.facets.begin(), shell.facets.end(), [&](std::uint32_t f) { return turned_[f] == against_; }));
+    const std::size_t against = static_cast<std::size_t>(std::count_if(
+        shell.facets.begin(), shell.facets.end(), [&](std::uint32_t f) { return turned_[f] == against_; }));
     majority_ = against * 2 <= shell.facets.size() ? same : against_;
     if (majority_ == against_) shell.volume = -shell.volume;
     std::sort(shell.facets.begin(), shell.facets.end());
@@ -112,7 +112,8 @@ std::vector<Shell> findShells(const TriangleMesh& mesh, const Topology& topology
     shell.volume = -shell.volume;
     if (isCavity(mesh, shells, shell)) continue;
     std::vector<std::uint32_t> others;
-    std::set_difference(shell.facets.begin(), shell.facets.end(), shell.flipped.begin(), shell.flipped.end(), std::back_inserter(others));
+    std::set_difference(shell.facets.begin(), shell.facets.end(), shell.flipped.begin(), shell.flipped.end(),
+                        std::back_inserter(others));
     shell.flipped = std::move(others);
   }
   return shells;

@@ -9,8 +9,8 @@ namespace trellis {
 struct Shell {
   std::vector<std::uint32_t> facets;   // connected across edges
   std::vector<std::uint32_t> flipped;  // of these, ascending: turned against the others, or all of them
-  double volume = 0;  // mm³ inside, with every facet turned right; of a closed shell
-  double area = 0;    // mm²
+  double volume = 0;                   // mm³ inside, with every facet turned right; of a closed shell
+  double area = 0;                     // mm²
   Box3 box;
   bool closed = false;  // no open edge
 };

@@ -14,9 +14,9 @@ namespace trellis {
 namespace {
 
 constexpr std::size_t sampleCount = 600;
-constexpr int spread = 64;             // directions over the half sphere
-constexpr double withinShare = 0.01;   // of the mesh's size
-constexpr double finestTurn = 0.002;   // radians
+constexpr int spread = 64;            // directions over the half sphere
+constexpr double withinShare = 0.01;  // of the mesh's size
+constexpr double finestTurn = 0.002;  // radians
 
 struct Samples {
   std::vector<Vec3> points;  // evenly over the area
@@ -43,7 +43,8 @@ Samples samplesOf(const TriangleMesh& mesh) {
     passed += areas[f];
     for (; next < passed; next += total / sampleCount, ++count) {
       const auto [a, b, c] = mesh.corners(f);
-      double u = std::fmod(static_cast<double>(count) * 0.6180339887, 1.0), v = std::fmod(static_cast<double>(count) * 0.7548776662, 1.0);
+      double u = std::fmod(static_cast<double>(count) * 0.6180339887, 1.0),
+             v = std::fmod(static_cast<double>(count) * 0.7548776662, 1.0);
       if (u + v > 1) u = 1 - u, v = 1 - v;
       samples.points.push_back(a + u * (b - a) + v * (c - a));
     }
@@ -54,7 +55,10 @@ Samples samplesOf(const TriangleMesh& mesh) {
 class Search {
  public:
   Search(const MeshPtr& mesh, const Progress& progress)
-      : tree_(treeOf(mesh)), samples_(samplesOf(*mesh)), within_(mesh->bounds.sizes().norm() * withinShare), progress_(progress) {}
+      : tree_(treeOf(mesh)),
+        samples_(samplesOf(*mesh)),
+        within_(mesh->bounds.sizes().norm() * withinShare),
+        progress_(progress) {}
 
   Symmetry best() const {
     if (samples_.points.empty()) return {};
@@ -100,7 +104,8 @@ class Search {
   }
 
   double fitOf(const Vec3& normal) const {
-    const auto fits = std::count_if(samples_.points.begin(), samples_.points.end(), [&](const Vec3& p) { return distanceOf(p, normal, within_) < within_; });
+    const auto fits = std::count_if(samples_.points.begin(), samples_.points.end(),
+                                    [&](const Vec3& p) { return distanceOf(p, normal, within_) < within_; });
     return static_cast<double>(fits) / static_cast<double>(samples_.points.size());
   }
 

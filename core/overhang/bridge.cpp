@@ -8,26 +8,28 @@ namespace trellis {
 
 namespace {
 
-constexpr double inset = 0.02;        // mm inside a corner
-constexpr double beyond = 0.1;        // mm past a rim, besides what the free lean allows
+constexpr double inset = 0.02;  // mm inside a corner
+constexpr double beyond = 0.1;  // mm past a rim, besides what the free lean allows
 constexpr std::size_t mostChords = 400, ownDirections = 12;
 
 struct Crossing {
   double along;  // mm
   double z;
-  int winding;   // of what begins here
+  int winding;  // of what begins here
 };
 
 class SpanFinder {
  public:
-  SpanFinder(const std::vector<RimEdge>& rim, const LayerPlan& plan, const std::vector<Polygons>& sections, double freeLean)
+  SpanFinder(const std::vector<RimEdge>& rim, const LayerPlan& plan, const std::vector<Polygons>& sections,
+             double freeLean)
       : rim_(rim), plan_(plan), sections_(sections), slope_(std::tan(toRadians(freeLean))) {}
 
   Span best() const {
     Span result{1e300, false};
     for (const double angle : directions()) {
       const Span span = along({std::cos(angle), std::sin(angle)});
-      if (span.length > 0 && std::pair(!span.anchored, span.length) < std::pair(!result.anchored, result.length)) result = span;
+      if (span.length > 0 && std::pair(!span.anchored, span.length) < std::pair(!result.anchored, result.length))
+        result = span;
     }
     return result.length < 1e300 ? result : Span{};
   }
@@ -102,7 +104,8 @@ class SpanFinder {
   }
 
   bool isPart(const Vec2& rim, const Vec2& outward, double z) const {
-    const auto above = std::partition_point(plan_.spans.begin(), plan_.spans.end(), [&](const LayerSpan& s) { return s.middle() < z - 1e-6; });
+    const auto above = std::partition_point(plan_.spans.begin(), plan_.spans.end(),
+                                            [&](const LayerSpan& s) { return s.middle() < z - 1e-6; });
     if (above == plan_.spans.begin()) return true;  // nothing below but the plate
     const auto layer = static_cast<std::size_t>(above - plan_.spans.begin() - 1);
     const double reach = (z - plan_.spans[layer].middle()) * slope_ + beyond;
@@ -117,7 +120,8 @@ class SpanFinder {
 
 }  // namespace
 
-Span spanOf(const std::vector<RimEdge>& rim, const LayerPlan& plan, const std::vector<Polygons>& sections, double freeLean) {
+Span spanOf(const std::vector<RimEdge>& rim, const LayerPlan& plan, const std::vector<Polygons>& sections,
+            double freeLean) {
   return SpanFinder(rim, plan, sections, freeLean).best();
 }
 

@@ -20,10 +20,17 @@ constexpr std::size_t looksDown = 48;  // facets of a site that are asked what i
 
 class SiteFinder {
  public:
-  SiteFinder(const TriangleMesh& placed, const Surface& surface, const LayerPlan& plan, const std::vector<Polygons>& sections,
-             const Overhangs& overhangs, const SiteRules& rules, const Progress& progress)
-      : mesh_(placed), surface_(surface), neighbours_(*surface.neighbours), plan_(plan), sections_(sections), overhangs_(overhangs),
-        rules_(rules), progress_(progress) {}
+  SiteFinder(const TriangleMesh& placed, const Surface& surface, const LayerPlan& plan,
+             const std::vector<Polygons>& sections, const Overhangs& overhangs, const SiteRules& rules,
+             const Progress& progress)
+      : mesh_(placed),
+        surface_(surface),
+        neighbours_(*surface.neighbours),
+        plan_(plan),
+        sections_(sections),
+        overhangs_(overhangs),
+        rules_(rules),
+        progress_(progress) {}
 
   Sites find() {
     connect();
@@ -118,7 +125,7 @@ class SiteFinder {
     Polygons outlines;
     while (!from.empty()) {
       Polygon outline;
-      for (auto next = from.begin(); next != from.end(); ) {
+      for (auto next = from.begin(); next != from.end();) {
         const RimEdge& edge = rim[next->second];
         outline.push_back(toPoint(edge.from.x(), edge.from.y()));
         from.erase(next);
@@ -134,14 +141,16 @@ class SiteFinder {
     std::size_t asked = 0, open = 0;
     for (std::size_t i = 0; i < site.facets.size(); i += stride, ++asked) {
       const auto [a, b, c] = mesh_.corners(site.facets[i]);
-      open += !surface_.tree->firstHit(surface_.toMesh * Vec3((a + b + c) / 3 - Vec3(0, 0, 0.01)), surface_.toMesh.linear() * Vec3(-Vec3::UnitZ()));
+      open += !surface_.tree->firstHit(surface_.toMesh * Vec3((a + b + c) / 3 - Vec3(0, 0, 0.01)),
+                                       surface_.toMesh.linear() * Vec3(-Vec3::UnitZ()));
     }
     return static_cast<double>(open) / static_cast<double>(std::max<std::size_t>(1, asked));
   }
 
   void sortByHeight() {
     std::sort(sites_.list.begin(), sites_.list.end(), [](const Site& a, const Site& b) {
-      return std::tuple(a.low, a.at.x(), a.at.y(), a.facets.front()) < std::tuple(b.low, b.at.x(), b.at.y(), b.facets.front());
+      return std::tuple(a.low, a.at.x(), a.at.y(), a.facets.front()) <
+             std::tuple(b.low, b.at.x(), b.at.y(), b.facets.front());
     });
   }
 
@@ -170,7 +179,8 @@ class SiteFinder {
         std::set<std::size_t> within;
         const Box2 box = boundsOf(stretch);
         for (const Place& place : places[i])
-          if (!within.contains(place.site) && box.contains(toMm(place.at)) && contains(stretch, place.at)) within.insert(place.site);
+          if (!within.contains(place.site) && box.contains(toMm(place.at)) && contains(stretch, place.at))
+            within.insert(place.site);
         if (within.size() == 1)
           sites_.layers[i].push_back({*within.begin(), stretch});
         else
@@ -191,7 +201,9 @@ class SiteFinder {
       Polygons theirs;
       for (const std::uint32_t f : sites_.list[site].facets) {
         const auto c = mesh_.corners(f);
-        if (std::max({c[0].z(), c[1].z(), c[2].z()}) < planes[layer - 1] || std::min({c[0].z(), c[1].z(), c[2].z()}) > planes[layer]) continue;
+        if (std::max({c[0].z(), c[1].z(), c[2].z()}) < planes[layer - 1] ||
+            std::min({c[0].z(), c[1].z(), c[2].z()}) > planes[layer])
+          continue;
         cutAtPlanes({c.begin(), c.end()}, {planes[layer - 1], planes[layer]}, [&](std::size_t plane, Polygon piece) {
           if (plane == 1) theirs.push_back(std::move(piece));
         });
@@ -209,7 +221,8 @@ class SiteFinder {
       const FloatingStart& start = overhangs_.starts[k];
       auto& stretches = sites_.layers[start.layer];
       const Polygons here = floatingAt(start);
-      const auto holder = std::find_if(stretches.begin(), stretches.end(), [&](const Sites::Stretch& s) { return meet(s.region, here, 0); });
+      const auto holder = std::find_if(stretches.begin(), stretches.end(),
+                                       [&](const Sites::Stretch& s) { return meet(s.region, here, 0); });
       if (holder != stretches.end()) {
         sites_.list[holder->site].starts.push_back(k);
         continue;
@@ -245,8 +258,9 @@ class SiteFinder {
 
 }  // namespace
 
-Sites findSites(const TriangleMesh& placed, const Surface& surface, const LayerPlan& plan, const std::vector<Polygons>& sections,
-                const Overhangs& overhangs, const SiteRules& rules, const Progress& progress) {
+Sites findSites(const TriangleMesh& placed, const Surface& surface, const LayerPlan& plan,
+                const std::vector<Polygons>& sections, const Overhangs& overhangs, const SiteRules& rules,
+                const Progress& progress) {
   return SiteFinder(placed, surface, plan, sections, overhangs, rules, progress).find();
 }
 

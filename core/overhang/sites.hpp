@@ -17,11 +17,11 @@ struct Site {
   // mm: over all directions the least of the longest chords of its plan shadow; where some directions end on
   // part with every chord, over those only.
   double span = 0;
-  bool bridge = false;     // in some direction every chord ends on part at both ends and is within the limit
-  double openBelow = 0;    // 0–1: the share of it with nothing but the plate straight below
-  std::vector<std::size_t> starts;    // into Overhangs::starts
-  Polygons shadow;         // in plan
-  Vec3 at = Vec3::Zero();  // a place on it
+  bool bridge = false;              // in some direction every chord ends on part at both ends and is within the limit
+  double openBelow = 0;             // 0–1: the share of it with nothing but the plate straight below
+  std::vector<std::size_t> starts;  // into Overhangs::starts
+  Polygons shadow;                  // in plan
+  Vec3 at = Vec3::Zero();           // a place on it
 };
 
 struct Sites {
@@ -48,7 +48,8 @@ struct Surface {
   Affine toMesh = Affine::Identity();  // from the plate
 };
 
-Sites findSites(const TriangleMesh& placed, const Surface& surface, const LayerPlan& plan, const std::vector<Polygons>& sections,
-                const Overhangs& overhangs, const SiteRules& rules, const Progress& progress);
+Sites findSites(const TriangleMesh& placed, const Surface& surface, const LayerPlan& plan,
+                const std::vector<Polygons>& sections, const Overhangs& overhangs, const SiteRules& rules,
+                const Progress& progress);
 
 }  // namespace trellis

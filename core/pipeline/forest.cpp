@@ -31,14 +31,17 @@ std::vector<double> heightsOf(const std::vector<const ForestSite*>& grove, const
 
 }  // namespace
 
-std::vector<std::shared_ptr<const Tree>> Forest::grow(const std::vector<ForestSite>& sites, const Obstacles& obstacles, const std::vector<Polygons>& barred,
-                                                      std::uint64_t obstaclesKey, const Box2& plate, const Progress& progress) {
+std::vector<std::shared_ptr<const Tree>> Forest::grow(const std::vector<ForestSite>& sites, const Obstacles& obstacles,
+                                                      const std::vector<Polygons>& barred, std::uint64_t obstaclesKey,
+                                                      const Box2& plate, const Progress& progress) {
   std::vector<std::shared_ptr<const std::vector<Tip>>> tips(sites.size());
   std::vector<std::uint64_t> keys(sites.size());
   parallelFor(sites.size(), progress, [&](std::size_t i) {
     keys[i] = KeyBuilder().add(obstaclesKey).add(sites[i].rulesKey).add(sites[i].key).key();
     const auto known = tips_.find(keys[i]);
-    tips[i] = known != tips_.end() ? known->second : std::make_shared<const std::vector<Tip>>(placeTips(*sites[i].demand, obstacles, *sites[i].rules, progress));
+    tips[i] = known != tips_.end() ? known->second
+                                   : std::make_shared<const std::vector<Tip>>(
+                                         placeTips(*sites[i].demand, obstacles, *sites[i].rules, progress));
   });
   tips_.clear();
   std::map<std::uint64_t, std::vector<std::size_t>> groves;  // by rules
@@ -50,10 +53,13 @@ std::vector<std::shared_ptr<const Tree>> Forest::grow(const std::vector<ForestSi
   std::unordered_map<std::uint64_t, std::shared_ptr<const WaysDown>> used;
   for (const auto& [rulesKey, members] : groves) {
     const SupportRules& rules = *sites[members.front()].rules;
-    const std::uint64_t key = KeyBuilder().add(obstaclesKey).add(rulesKey).add(plate.max().x()).add(plate.max().y()).key();
+    const std::uint64_t key =
+        KeyBuilder().add(obstaclesKey).add(rulesKey).add(plate.max().x()).add(plate.max().y()).key();
     std::shared_ptr<const WaysDown>& ways = used[key];
     const auto known = ways_.find(key);
-    ways = known != ways_.end() ? known->second : std::make_shared<const WaysDown>(obstacles, barred, rules, neckRadius(rules), groundOf(obstacles, plate), progress);
+    ways = known != ways_.end() ? known->second
+                                : std::make_shared<const WaysDown>(obstacles, barred, rules, neckRadius(rules),
+                                                                   groundOf(obstacles, plate), progress);
     std::vector<Tip> all;
     std::vector<std::size_t> first;
     std::vector<const ForestSite*> grove;
@@ -64,7 +70,9 @@ std::vector<std::shared_ptr<const Tree>> Forest::grow(const std::vector<ForestSi
     }
     const Grove grown = growGrove(all, *ways, rules, progress);
     const std::vector<double> heights = heightsOf(grove, obstacles);
-    for (std::size_t k = 0; k < members.size(); ++k) trees[members[k]] = std::make_shared<const Tree>(shareOf(grown, all, first[k], tips[members[k]]->size(), heights));
+    for (std::size_t k = 0; k < members.size(); ++k)
+      trees[members[k]] =
+          std::make_shared<const Tree>(shareOf(grown, all, first[k], tips[members[k]]->size(), heights));
   }
   ways_ = std::move(used);
   return trees;
@@ -72,7 +80,16 @@ std::vector<std::shared_ptr<const Tree>> Forest::grow(const std::vector<ForestSi
 
 std::uint64_t keyOf(const Tree& tree) {
   KeyBuilder key;
-  for (const BranchNode& node : tree.nodes) key.add(node.at.x()).add(node.at.y()).add(node.at.z()).add(node.radius).add(node.room).add(node.top).add(node.tip).add(node.falls).add(node.below);
+  for (const BranchNode& node : tree.nodes)
+    key.add(node.at.x())
+        .add(node.at.y())
+        .add(node.at.z())
+        .add(node.radius)
+        .add(node.room)
+        .add(node.top)
+        .add(node.tip)
+        .add(node.falls)
+        .add(node.below);
   for (const Tip& tip : tree.tips) key.add(tip.at.x()).add(tip.at.y()).add(tip.top).add(tip.low);
   for (const double height : tree.heights) key.add(height);
   return key.key();

@@ -11,17 +11,19 @@ namespace trellis {
 
 struct ForestSite {
   const DemandSite* demand;
-  std::uint64_t key;        // of the demand
+  std::uint64_t key;  // of the demand
   const SupportRules* rules;
-  std::uint64_t rulesKey;   // sites with the same one grow together
+  std::uint64_t rulesKey;  // sites with the same one grow together
 };
 
 // Like the pipeline it belongs to, it keeps the values of the last run and nothing older.
 class Forest {
  public:
-  // One tree a site. obstaclesKey is that of the obstacles and of what is barred; plate the area that feet may stand in.
-  std::vector<std::shared_ptr<const Tree>> grow(const std::vector<ForestSite>& sites, const Obstacles& obstacles, const std::vector<Polygons>& barred,
-                                                std::uint64_t obstaclesKey, const Box2& plate, const Progress& progress);
+  // One tree a site. obstaclesKey is that of the obstacles and of what is barred; plate the area that feet may stand
+  // in.
+  std::vector<std::shared_ptr<const Tree>> grow(const std::vector<ForestSite>& sites, const Obstacles& obstacles,
+                                                const std::vector<Polygons>& barred, std::uint64_t obstaclesKey,
+                                                const Box2& plate, const Progress& progress);
 
  private:
   std::unordered_map<std::uint64_t, std::shared_ptr<const std::vector<Tip>>> tips_;

@@ -21,7 +21,11 @@ std::uint64_t keyOfOverrides(const Overrides& settings) {
 std::uint64_t keyOfDecisions(const Part& part) {
   KeyBuilder key;
   for (const Zone& zone : part.zones) {
-    key.add(zone.as).add(zone.shape).add(zone.lean).add(zone.solid ? zone.solid->key : 0).add(keyOfOverrides(zone.settings));
+    key.add(zone.as)
+        .add(zone.shape)
+        .add(zone.lean)
+        .add(zone.solid ? zone.solid->key : 0)
+        .add(keyOfOverrides(zone.settings));
     for (int column = 0; column < 4; ++column) add(key, zone.toMesh.matrix().col(column).head<3>());
   }
   key.add(part.props.size());
@@ -56,11 +60,33 @@ std::uint64_t keyOfBarred(const std::vector<Polygons>& barred, const DemandSite&
 
 std::uint64_t keyOfRules(const SupportRules& rules) {
   return KeyBuilder()
-      .add(rules.on).add(rules.source).add(rules.footing).add(rules.freeLean)
-      .add(rules.gapAbove).add(rules.gapBelow).add(rules.gapBeside).add(rules.gapHold).add(rules.tieSpacing)
-      .add(rules.interfaceLayers).add(rules.lowerLayers).add(rules.gradedLayers).add(rules.footLayers).add(rules.footSpread)
-      .add(rules.structure).add(rules.tipSpacing).add(rules.tipWidth).add(rules.branchLean).add(rules.trunkWidth).add(rules.footWidth).add(rules.footHeight)
-      .add(rules.outline).add(rules.columnSize).add(rules.lineWidth).add(rules.thinnest).add(rules.thickest).add(rules.floor)
+      .add(rules.on)
+      .add(rules.source)
+      .add(rules.footing)
+      .add(rules.freeLean)
+      .add(rules.gapAbove)
+      .add(rules.gapBelow)
+      .add(rules.gapBeside)
+      .add(rules.gapHold)
+      .add(rules.tieSpacing)
+      .add(rules.interfaceLayers)
+      .add(rules.lowerLayers)
+      .add(rules.gradedLayers)
+      .add(rules.footLayers)
+      .add(rules.footSpread)
+      .add(rules.structure)
+      .add(rules.tipSpacing)
+      .add(rules.tipWidth)
+      .add(rules.branchLean)
+      .add(rules.trunkWidth)
+      .add(rules.footWidth)
+      .add(rules.footHeight)
+      .add(rules.outline)
+      .add(rules.columnSize)
+      .add(rules.lineWidth)
+      .add(rules.thinnest)
+      .add(rules.thickest)
+      .add(rules.floor)
       .key();
 }
 

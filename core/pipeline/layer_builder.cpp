@@ -31,8 +31,8 @@ Polygons regionsOf(const SupportLayer& layer) {
 
 // Of a map's values keeps those whose keys are asked for, and makes the others, each key once.
 template <typename Value, typename Make>
-void keepOrMake(std::unordered_map<std::uint64_t, std::shared_ptr<const Value>>& known, const std::vector<std::uint64_t>& keys,
-                const Progress& progress, const Make& make) {
+void keepOrMake(std::unordered_map<std::uint64_t, std::shared_ptr<const Value>>& known,
+                const std::vector<std::uint64_t>& keys, const Progress& progress, const Make& make) {
   std::unordered_map<std::uint64_t, std::shared_ptr<const Value>> used;
   std::vector<std::size_t> fresh;
   for (std::size_t i = 0; i < keys.size(); ++i) {
@@ -48,23 +48,51 @@ void keepOrMake(std::unordered_map<std::uint64_t, std::shared_ptr<const Value>>&
 
 }  // namespace
 
-LayerBuilder::LayerBuilder(const Project& project, const Build& build, const std::vector<int>& bodyTools, std::uint64_t sectionsKey,
-                           PathBook& book, const Progress& progress)
-    : project_(project), build_(build), bodyTools_(bodyTools), motion_(motionRules(project.settings)), adhesion_(adhesionRules(project.settings)),
-      towerRules_(towerRules(project.settings)), floor_(supportRules(project.settings).floor), sectionsKey_(sectionsKey),
+LayerBuilder::LayerBuilder(const Project& project, const Build& build, const std::vector<int>& bodyTools,
+                           std::uint64_t sectionsKey, PathBook& book, const Progress& progress)
+    : project_(project),
+      build_(build),
+      bodyTools_(bodyTools),
+      motion_(motionRules(project.settings)),
+      adhesion_(adhesionRules(project.settings)),
+      towerRules_(towerRules(project.settings)),
+      floor_(supportRules(project.settings).floor),
+      sectionsKey_(sectionsKey),
       rulesKey_(KeyBuilder().add(keyOfRules(project.settings, project.parts)).add(adhesion_.brimSide).key()) {
   for (const PartPtr& part : project.parts) {
     const PartRules paths = partRules(project.settings.with(part->settings));
-    parts_.push_back({paths, {}, KeyBuilder().add(paths.lineWidth).add(paths.walls).add(paths.skinTop).add(paths.skinBottom).add(paths.infillDensity).key()});
+    parts_.push_back({paths,
+                      {},
+                      KeyBuilder()
+                          .add(paths.lineWidth)
+                          .add(paths.walls)
+                          .add(paths.skinTop)
+                          .add(paths.skinBottom)
+                          .add(paths.infillDensity)
+                          .key()});
     rulesKey_ = KeyBuilder().add(rulesKey_).add(parts_.back().key).key();
   }
   for (const RuleSet& rules : build.rules) {
     const SupportPathRules paths = supportPathRules(rules.settings);
-    supports_.push_back({paths, interfaceTool(rules.settings), KeyBuilder().add(paths.lineWidth).add(paths.bodySpacing).add(paths.bodyWalls).add(paths.interfaceSpacing).add(paths.lowerSpacing)
-                                     .add(paths.gradedSpacing).add(paths.body).add(paths.upper).add(paths.lower).add(paths.layerHeight).add(paths.branchWalls).add(paths.innerSpacing).key()});
+    supports_.push_back({paths, interfaceTool(rules.settings),
+                         KeyBuilder()
+                             .add(paths.lineWidth)
+                             .add(paths.bodySpacing)
+                             .add(paths.bodyWalls)
+                             .add(paths.interfaceSpacing)
+                             .add(paths.lowerSpacing)
+                             .add(paths.gradedSpacing)
+                             .add(paths.body)
+                             .add(paths.upper)
+                             .add(paths.lower)
+                             .add(paths.layerHeight)
+                             .add(paths.branchWalls)
+                             .add(paths.innerSpacing)
+                             .key()});
     rulesKey_ = KeyBuilder().add(rulesKey_).add(supports_.back().key).key();
     std::vector<double>& gaps = parts_[rules.part].gapsAbove;
-    if (std::find(gaps.begin(), gaps.end(), rules.support.gapAbove) == gaps.end()) gaps.push_back(rules.support.gapAbove);
+    if (std::find(gaps.begin(), gaps.end(), rules.support.gapAbove) == gaps.end())
+      gaps.push_back(rules.support.gapAbove);
   }
   findEntries();
   layRegions(book, progress);
@@ -121,11 +149,11 @@ void LayerBuilder::layRegions(PathBook& book, const Progress& progress) {
       const SupportPathRules& rules = supports_[region.rules].paths;
       regions.push_back(&region);
       tops.push_back(layer.top);
-      keys.push_back(KeyBuilder().add(supports_[region.rules].key).add(region.key).add(crossingOf(layer.top, rules)).key());
+      keys.push_back(
+          KeyBuilder().add(supports_[region.rules].key).add(region.key).add(crossingOf(layer.top, rules)).key());
     }
-  keepOrMake(book.regions, keys, progress, [&](std::size_t i) {
-    return regionPaths(*regions[i], tops[i], supports_[regions[i]->rules].paths);
-  });
+  keepOrMake(book.regions, keys, progress,
+             [&](std::size_t i) { return regionPaths(*regions[i], tops[i], supports_[regions[i]->rules].paths); });
   for (std::size_t i = 0; i < regions.size(); ++i) regionPaths_[regions[i]] = book.regions.at(keys[i]).get();
 }
 
@@ -145,7 +173,9 @@ void LayerBuilder::layParts(PathBook& book, const Progress& progress) {
     std::vector<PartPaths> paths;
     for (std::size_t p = 0; p < build_.parts.size(); ++p) {
       const std::vector<Polygons>& sections = *build_.parts[p].sections;
-      if (l < sections.size()) paths.push_back(partPaths(p, sections, *build_.parts[p].buried, l, carriedUnder(*layers[i], p), parts_[p].paths));
+      if (l < sections.size())
+        paths.push_back(
+            partPaths(p, sections, *build_.parts[p].buried, l, carriedUnder(*layers[i], p), parts_[p].paths));
     }
     return paths;
   });
@@ -179,7 +209,8 @@ std::uint64_t LayerBuilder::keyOf(std::size_t i) const {
   key.add(entry.firstTool).add(entry.lastTool).add(tower_.lanes).add(towerCorner_.x()).add(towerCorner_.y());
   for (const TowerSlab& slab : entry.slabs) key.add(slab.lane).add(slab.bottom).add(slab.purged);
   if (entry.supportLayer >= 0)
-    for (const PieceRegion& region : layers[static_cast<std::size_t>(entry.supportLayer)].regions) key.add(toolOf(region));
+    for (const PieceRegion& region : layers[static_cast<std::size_t>(entry.supportLayer)].regions)
+      key.add(toolOf(region));
   return key.key();
 }
 
@@ -215,14 +246,17 @@ void LayerBuilder::planTools() {
   for (Entry& entry : entries_) {
     std::array<bool, 2> used{entry.bedLayer >= 0 || (entry.bottom < lowest_ + 1e-6), false};
     if (entry.partPaths)
-      used[0] = used[0] || std::any_of(entry.partPaths->begin(), entry.partPaths->end(), [](const PartPaths& paths) { return !paths.groups.empty(); });
+      used[0] = used[0] || std::any_of(entry.partPaths->begin(), entry.partPaths->end(),
+                                       [](const PartPaths& paths) { return !paths.groups.empty(); });
     if (entry.supportLayer >= 0) {
       const SupportLayer& layer = build_.support->layers[static_cast<std::size_t>(entry.supportLayer)];
       for (const PieceRegion& region : layer.regions) used[static_cast<std::size_t>(toolOf(region))] = true;
-      for (const TieGroup& ties : layer.ties) used[static_cast<std::size_t>(supports_[ties.rules].interfaceTool)] = true;
+      for (const TieGroup& ties : layer.ties)
+        used[static_cast<std::size_t>(supports_[ties.rules].interfaceTool)] = true;
     }
     const int before = tool;
-    entry.firstTool = used[static_cast<std::size_t>(tool)] || !used[static_cast<std::size_t>(1 - tool)] ? tool : 1 - tool;
+    entry.firstTool =
+        used[static_cast<std::size_t>(tool)] || !used[static_cast<std::size_t>(1 - tool)] ? tool : 1 - tool;
     entry.lastTool = tool = used[static_cast<std::size_t>(1 - entry.firstTool)] ? 1 - entry.firstTool : entry.firstTool;
     tower.push_back({entry.bottom, entry.top, entry.lastTool != before});
   }
@@ -230,13 +264,16 @@ void LayerBuilder::planTools() {
   if (tower_.lanes == 0) return;
   for (std::size_t i = 0; i < tower_.slabs.size(); ++i) entries_[i].slabs = tower_.slabs[i];
   std::vector<Box2> taken;
-  for (const PartBuild& part : build_.parts) taken.emplace_back(part.placed->bounds.min().head<2>(), part.placed->bounds.max().head<2>());
+  for (const PartBuild& part : build_.parts)
+    taken.emplace_back(part.placed->bounds.min().head<2>(), part.placed->bounds.max().head<2>());
   for (const SupportLayer& layer : build_.support->layers)
     for (const PieceRegion& region : layer.regions) taken.push_back(boundsOf(region.area));
   if (!bed_.empty()) taken.push_back(boundsOf(bed_));
   const Settings& settings = project_.settings;
-  const double margin = 3 + adhesion_.brimWidth + (adhesion_.skirtLoops > 0 ? adhesion_.lineWidth * adhesion_.skirtLoops : 0);
-  const auto place = freePlace(tower_.size(), taken, {settings.number("machine.width"), settings.number("machine.depth")}, margin);
+  const double margin =
+      3 + adhesion_.brimWidth + (adhesion_.skirtLoops > 0 ? adhesion_.lineWidth * adhesion_.skirtLoops : 0);
+  const auto place =
+      freePlace(tower_.size(), taken, {settings.number("machine.width"), settings.number("machine.depth")}, margin);
   towerHasRoom_ = place.has_value();
   towerCorner_ = place.value_or(Vec2::Zero());
 }
@@ -248,7 +285,8 @@ std::vector<PathGroup> LayerBuilder::groupsOf(const Entry& entry, PrintLayer& la
     const SupportLayer& support = build_.support->layers[static_cast<std::size_t>(entry.supportLayer)];
     std::vector<RegionPrint> regions, ties;
     for (const PieceRegion& region : support.regions) regions.push_back({regionPaths_.at(&region), 0, toolOf(region)});
-    for (const TieGroup& tie : support.ties) ties.push_back({nullptr, supports_[tie.rules].paths.lineWidth, supports_[tie.rules].interfaceTool});
+    for (const TieGroup& tie : support.ties)
+      ties.push_back({nullptr, supports_[tie.rules].paths.lineWidth, supports_[tie.rules].interfaceTool});
     groups = supportGroups(support, regions, ties);
   }
   if (entry.partPaths)
@@ -271,7 +309,8 @@ PrintLayer LayerBuilder::build(std::size_t i) const {
   std::vector<PathGroup> byTool[2];
   for (PathGroup& group : groupsOf(entry, layer)) byTool[group.tool].push_back(std::move(group));
   PathGroup tower{{}, {}, entry.lastTool};
-  for (const TowerSlab& slab : entry.slabs) tower.stages.push_back(towerLoops(tower_, slab, entry.top, towerCorner_, towerRules_));
+  for (const TowerSlab& slab : entry.slabs)
+    tower.stages.push_back(towerLoops(tower_, slab, entry.top, towerCorner_, towerRules_));
   if (entry.firstTool != entry.lastTool) append(byTool[entry.firstTool]);
   append({tower});
   append(byTool[entry.lastTool]);

@@ -18,10 +18,10 @@ struct PathBook {
 
 class LayerBuilder {
  public:
-  // bodyTools is the filament of each piece's body; sectionsKey is that of all parts' sections. book holds the lines of an earlier build; afterwards those
-  // of this one.
-  LayerBuilder(const Project& project, const Build& build, const std::vector<int>& bodyTools, std::uint64_t sectionsKey, PathBook& book,
-               const Progress& progress);
+  // bodyTools is the filament of each piece's body; sectionsKey is that of all parts' sections. book holds the lines of
+  // an earlier build; afterwards those of this one.
+  LayerBuilder(const Project& project, const Build& build, const std::vector<int>& bodyTools, std::uint64_t sectionsKey,
+               PathBook& book, const Progress& progress);
 
   std::size_t count() const { return entries_.size(); }
   // Of all that layer i is made from.
@@ -34,12 +34,13 @@ class LayerBuilder {
  private:
   struct Entry {
     double bottom = 0, top = 0;
-    std::ptrdiff_t partLayer = -1;    // in every part's plan, or −1
-    std::ptrdiff_t supportLayer = -1; // in SupportLayers, or −1
-    std::ptrdiff_t bedLayer = -1;     // counted from the plate, or −1
-    int firstTool = 0, lastTool = 0;  // the filaments it begins and ends with
+    std::ptrdiff_t partLayer = -1;     // in every part's plan, or −1
+    std::ptrdiff_t supportLayer = -1;  // in SupportLayers, or −1
+    std::ptrdiff_t bedLayer = -1;      // counted from the plate, or −1
+    int firstTool = 0, lastTool = 0;   // the filaments it begins and ends with
     std::vector<TowerSlab> slabs;
-    std::vector<std::vector<std::size_t>> carrying;  // of a part layer, for each part: the support layers right under it
+    std::vector<std::vector<std::size_t>>
+        carrying;  // of a part layer, for each part: the support layers right under it
     std::shared_ptr<const std::vector<PartPaths>> partPaths;  // one a part, when there is a part layer
   };
   void findEntries();
@@ -74,7 +75,7 @@ class LayerBuilder {
   PrimeTower tower_;
   Vec2 towerCorner_ = Vec2::Zero();
   bool towerHasRoom_ = true;
-  Polygons bed_;  // outline
+  Polygons bed_;               // outline
   double floor_, lowest_ = 0;  // mm, what supports and the print stand on
   std::uint64_t sectionsKey_, rulesKey_;
   std::vector<Entry> entries_;

@@ -44,7 +44,8 @@ struct Pipeline::Run {
   const Project& project;
   const Progress& progress;
   const std::function<void(const SitesOfParts&)>& sitesKnown;
-  std::map<std::pair<std::size_t, std::uint64_t>, std::size_t> ownRules = {};  // of a part and its overrides, into Build::rules
+  std::map<std::pair<std::size_t, std::uint64_t>, std::size_t> ownRules =
+      {};  // of a part and its overrides, into Build::rules
   std::shared_ptr<Build> build = std::make_shared<Build>();
   std::uint64_t sectionsKey = 0, columnsKey = 0;
   std::shared_ptr<const Obstacles> obstacles = {};
@@ -121,14 +122,16 @@ struct Pipeline::Run {
     PartCache& cache = *pipeline.parts_[p];
     PartBuild& out = build->parts[p];
     const std::uint64_t placedKey = KeyBuilder().add(part.mesh->key).add(keyOfPlacement(part.placement)).key();
-    out.placed = cache.placed.get(placedKey, [&] { return *transformed(*part.mesh, transformOf(part.placement, *part.mesh)); });
+    out.placed =
+        cache.placed.get(placedKey, [&] { return *transformed(*part.mesh, transformOf(part.placement, *part.mesh)); });
     const LayerRules layers = layerRules(project.settings);
     out.plan = planLayers(out.placed->bounds.max().z(), layers);
     const std::uint64_t key = KeyBuilder().add(placedKey).add(layers.height).add(layers.first).key();
     const auto slices = cache.slices.get(key, [&] { return slice(*out.placed, out.plan.middles(), progress); });
     out.sections = cache.sections.get(key, [&] {
       std::vector<Polygons> sections(slices->sections.size());
-      parallelFor(sections.size(), progress, [&](std::size_t i) { sections[i] = simplified(slices->sections[i], outlineTolerance); });
+      parallelFor(sections.size(), progress,
+                  [&](std::size_t i) { sections[i] = simplified(slices->sections[i], outlineTolerance); });
       return sections;
     });
     out.gaps = std::shared_ptr<const std::vector<SliceGap>>(slices, &slices->gaps);
@@ -144,16 +147,20 @@ struct Pipeline::Run {
     const Looked& looked = lookedAt(part.mesh);
     const Surface surface{looked.neighbours, looked.tree, toPlate.inverse()};
     const std::uint64_t cut = cache.sections.key();
-    out.overhangs = cache.overhangs.get(KeyBuilder().add(cut).add(rules.freeLean).key(),
-                                        [&] { return findOverhangs(out.plan, *out.sections, rules.freeLean, progress); });
+    out.overhangs = cache.overhangs.get(KeyBuilder().add(cut).add(rules.freeLean).key(), [&] {
+      return findOverhangs(out.plan, *out.sections, rules.freeLean, progress);
+    });
     out.sites = cache.sites.get(KeyBuilder().add(cache.overhangs.key()).add(rules.bridgeLimit).key(), [&] {
-      return findSites(*out.placed, surface, out.plan, *out.sections, *out.overhangs, {rules.freeLean, rules.bridgeLimit}, progress);
+      return findSites(*out.placed, surface, out.plan, *out.sections, *out.overhangs,
+                       {rules.freeLean, rules.bridgeLimit}, progress);
     });
-    out.claims = cache.claims.get(KeyBuilder().add(cache.sites.key()).add(keyOfDecisions(part)).add(keyOfNumbers(p)).key(), [&] {
-      const auto numberOf = [&](const Overrides& own) { return ownRules.at({p, keyOfOverrides(own)}); };
-      return findClaims(part, surface, out.plan, *out.sections, *out.overhangs, *out.sites, numberOf, progress);
-    });
-    for (const auto& [marks, memo, into] : {std::tuple(&part.marks, &cache.shadows, &out.shadows), {&part.clean, &cache.clean, &out.clean}})
+    out.claims =
+        cache.claims.get(KeyBuilder().add(cache.sites.key()).add(keyOfDecisions(part)).add(keyOfNumbers(p)).key(), [&] {
+          const auto numberOf = [&](const Overrides& own) { return ownRules.at({p, keyOfOverrides(own)}); };
+          return findClaims(part, surface, out.plan, *out.sections, *out.overhangs, *out.sites, numberOf, progress);
+        });
+    for (const auto& [marks, memo, into] :
+         {std::tuple(&part.marks, &cache.shadows, &out.shadows), {&part.clean, &cache.clean, &out.clean}})
       *into = memo->get(KeyBuilder().add(cut).add((*marks)->key()).key(), [&, which = marks] {
         return castShadows(*part.mesh, toPlate, **which, out.plan.middles(), progress);
       });
@@ -171,9 +178,16 @@ struct Pipeline::Run {
     PartCache& cache = *pipeline.parts_[p];
     PartBuild& out = build->parts[p];
     const SupportRules& rules = build->rules[p].support;
-    const std::uint64_t key = KeyBuilder().add(cache.claims.key()).add(cache.shadows.key()).add(cache.clean.key()).add(keyOfRules(rules)).add(p).key();
+    const std::uint64_t key = KeyBuilder()
+                                  .add(cache.claims.key())
+                                  .add(cache.shadows.key())
+                                  .add(cache.clean.key())
+                                  .add(keyOfRules(rules))
+                                  .add(p)
+                                  .key();
     const Asked asked{p, out.plan, *out.overhangs, *out.sites, *out.shadows, *out.clean, *out.claims, rules.source};
-    out.demand = cache.demand.get(key, [&] { return rules.on ? demandOf(asked, rules, progress) : std::vector<DemandSite>(); });
+    out.demand =
+        cache.demand.get(key, [&] { return rules.on ? demandOf(asked, rules, progress) : std::vector<DemandSite>(); });
     out.keptFree = cache.keptFree.get(key, [&] { return keptFree(asked, progress); });
     for (const DemandSite& site : *out.demand) build->demand.push_back(&site);
   }
@@ -216,8 +230,10 @@ struct Pipeline::Run {
     KeyBuilder key;
     key.add(obstaclesKey);
     for (const Polygons& layer : barred) key.add(keyOf(layer));
-    const Box2 plate(Vec2::Zero(), Vec2(project.settings.number("machine.width"), project.settings.number("machine.depth")));
-    std::vector<std::shared_ptr<const Tree>> trees = pipeline.forest_.grow(sites, *obstacles, barred, key.key(), plate, progress);
+    const Box2 plate(Vec2::Zero(),
+                     Vec2(project.settings.number("machine.width"), project.settings.number("machine.depth")));
+    std::vector<std::shared_ptr<const Tree>> trees =
+        pipeline.forest_.grow(sites, *obstacles, barred, key.key(), plate, progress);
     for (std::size_t k = 0; k < trees.size(); ++k) build->trees[numbers[k]] = std::move(trees[k]);
   }
 
@@ -250,13 +266,18 @@ struct Pipeline::Run {
     build->columns.resize(sites.size());
     parallelFor(sites.size(), progress, [&](std::size_t i) {
       const SupportRules& rules = build->rules[sites[i]->rules].support;
-      keys[i] = KeyBuilder().add(obstaclesKey).add(keyOfRules(rules)).add(keyOfSite(*sites[i]))
+      keys[i] = KeyBuilder()
+                    .add(obstaclesKey)
+                    .add(keyOfRules(rules))
+                    .add(keyOfSite(*sites[i]))
                     .add(keyOfBarred(barred, *sites[i], spreadOf(rules, build->plan.spans[sites[i]->highest()].top)))
-                    .add(build->trees[i] ? trellis::keyOf(*build->trees[i]) : 0).key();
+                    .add(build->trees[i] ? trellis::keyOf(*build->trees[i]) : 0)
+                    .key();
       const auto found = pipeline.columns_.find(keys[i]);
       build->columns[i] = found != pipeline.columns_.end()
                               ? found->second
-                              : std::make_shared<const Column>(buildColumn(*sites[i], *obstacles, barred, rules, build->trees[i].get(), progress));
+                              : std::make_shared<const Column>(
+                                    buildColumn(*sites[i], *obstacles, barred, rules, build->trees[i].get(), progress));
     });
     pipeline.columns_.clear();
     for (std::size_t i = 0; i < sites.size(); ++i) {
@@ -267,7 +288,8 @@ struct Pipeline::Run {
 
   void judge() {
     std::vector<Solid> solids;
-    for (const PartPtr& part : project.parts) solids.push_back({lookedAt(part->mesh).tree, transformOf(part->placement, *part->mesh).inverse()});
+    for (const PartPtr& part : project.parts)
+      solids.push_back({lookedAt(part->mesh).tree, transformOf(part->placement, *part->mesh).inverse()});
     const auto openings = [&]() -> const Openings& {
       return *pipeline.openings_.get(sectionsKey, [&] { return Openings(build->plan, obstacles->sections, progress); });
     };
@@ -283,8 +305,10 @@ struct Pipeline::Run {
       KeyBuilder key;
       key.add(cache.sections.key()).add(rules.stiffness).add(rules.adhesion).add(rules.spread);
       for (const Polygons& layer : holds) key.add(keyOf(layer));
-      part.stability = cache.stability.get(key.key(), [&] { return stabilityOf(part.plan, *part.sections, holds, rules, progress); });
-      if (!standsWell(*part.stability, rules)) part.holdAdvice = cache.holdAdvice.get(key.key(), [&] { return adviseHolds(project, *build, p); });
+      part.stability = cache.stability.get(
+          key.key(), [&] { return stabilityOf(part.plan, *part.sections, holds, rules, progress); });
+      if (!standsWell(*part.stability, rules))
+        part.holdAdvice = cache.holdAdvice.get(key.key(), [&] { return adviseHolds(project, *build, p); });
     }
   }
 
@@ -304,12 +328,13 @@ struct Pipeline::Run {
     std::erase_if(print.layers, [](const auto& layer) { return layer->runs.empty(); });
     build->towerHasRoom = builder.towerHasRoom();
     build->bed = {plateHeight(project.settings), -project.settings.number("support.bed.gap"), {}};
-    if (!builder.bed().empty()) build->bed.regions.push_back({build->pieces.size(), RegionKind::foot, 0, builder.bed(), keyOf(builder.bed())});
+    if (!builder.bed().empty())
+      build->bed.regions.push_back({build->pieces.size(), RegionKind::foot, 0, builder.bed(), keyOf(builder.bed())});
     return print;
   }
 
-  // Where bodies were spared the dissolving filament, the print as it would be without that is laid too: what it would take longer
-  // is what was saved.
+  // Where bodies were spared the dissolving filament, the print as it would be without that is laid too: what it would
+  // take longer is what was saved.
   void layPaths() {
     const MotionRules motion = motionRules(project.settings);
     const auto secondsOf = [&](const Print& print) { return tallyOf(print, build->pieces.size(), motion).seconds; };
@@ -322,8 +347,9 @@ struct Pipeline::Run {
       PartBuild& part = build->parts[p];
       PartCache& cache = *pipeline.parts_[p];
       const PartRules rules = partRules(settingsOf(project, p));
-      part.buried = cache.buried.get(KeyBuilder().add(cache.sections.key()).add(rules.skinTop).add(rules.skinBottom).key(),
-                                     [&] { return buriedIn(*part.sections, rules, progress); });
+      part.buried =
+          cache.buried.get(KeyBuilder().add(cache.sections.key()).add(rules.skinTop).add(rules.skinBottom).key(),
+                           [&] { return buriedIn(*part.sections, rules, progress); });
     }
     LayersByKey used;
     const double longer = dissolving == tools ? 0 : secondsOf(printWith(dissolving, pipeline.layers_, used));
@@ -339,7 +365,8 @@ struct Pipeline::Run {
     build->parts.resize(project.parts.size());
     collectRules();
     for (auto& [key, looked] : pipeline.looked_)  // of meshes that are gone only what is small is kept
-      if (std::none_of(project.parts.begin(), project.parts.end(), [&, k = key](const PartPtr& part) { return part->mesh->key == k; })) {
+      if (std::none_of(project.parts.begin(), project.parts.end(),
+                       [&, k = key](const PartPtr& part) { return part->mesh->key == k; })) {
         looked.tree.reset();
         looked.neighbours.reset();
       }
@@ -378,7 +405,8 @@ struct Pipeline::Run {
 Pipeline::Pipeline() = default;
 Pipeline::~Pipeline() = default;
 
-BuildPtr Pipeline::run(const Project& project, const Progress& progress, const std::function<void(const SitesOfParts&)>& sitesKnown) {
+BuildPtr Pipeline::run(const Project& project, const Progress& progress,
+                       const std::function<void(const SitesOfParts&)>& sitesKnown) {
   return Run{*this, project, progress, sitesKnown}.all();
 }
 

@@ -40,7 +40,8 @@ class Pipeline {
   // Throws Cancelled when progress is cancelled; values finished until then are kept for the next run. sitesKnown,
   // if given, is told of the sites of all parts long before the rest is done.
   using SitesOfParts = std::vector<std::shared_ptr<const Sites>>;
-  BuildPtr run(const Project& project, const Progress& progress, const std::function<void(const SitesOfParts&)>& sitesKnown = {});
+  BuildPtr run(const Project& project, const Progress& progress,
+               const std::function<void(const SitesOfParts&)>& sitesKnown = {});
 
  private:
   struct PartCache;

@@ -13,8 +13,8 @@ namespace trellis {
 
 namespace {
 
-constexpr double nearby = 0.5;   // mm
-constexpr double overlap = 0.02; // mm a patch reaches over its rim, so that no sliver stays
+constexpr double nearby = 0.5;    // mm
+constexpr double overlap = 0.02;  // mm a patch reaches over its rim, so that no sliver stays
 
 Polygons squareAround(const Vec3& at, double size) {
   const Vec2 half(size / 2, size / 2);
@@ -52,7 +52,8 @@ class Remover {
 
   // Props go last and from the back, so that their numbers stay right.
   std::vector<Operation> take() {
-    for (auto prop = props_.rbegin(); prop != props_.rend(); ++prop) operations_.push_back(RemoveProp{prop->first, prop->second});
+    for (auto prop = props_.rbegin(); prop != props_.rend(); ++prop)
+      operations_.push_back(RemoveProp{prop->first, prop->second});
     return std::move(operations_);
   }
 
@@ -60,8 +61,11 @@ class Remover {
   // A hold is there for its mark: clearing that takes it away.
   void clearWall(std::size_t part, const Box2& box, double low, double high) {
     LayMark clear{part, Mark::none, BandStroke{low, high}};
-    const auto plane = [](double x, double y, const Vec3& normal) { return Plane{Vec3(x, y, 0) - normal * overlap, normal}; };
-    clear.rules.clip = {plane(box.min().x(), 0, Vec3::UnitX()), plane(box.max().x(), 0, -Vec3::UnitX()), plane(0, box.min().y(), Vec3::UnitY()), plane(0, box.max().y(), -Vec3::UnitY())};
+    const auto plane = [](double x, double y, const Vec3& normal) {
+      return Plane{Vec3(x, y, 0) - normal * overlap, normal};
+    };
+    clear.rules.clip = {plane(box.min().x(), 0, Vec3::UnitX()), plane(box.max().x(), 0, -Vec3::UnitX()),
+                        plane(0, box.min().y(), Vec3::UnitY()), plane(0, box.max().y(), -Vec3::UnitY())};
     operations_.push_back(clear);
   }
 
@@ -86,7 +90,8 @@ class Remover {
   std::set<std::pair<std::size_t, std::size_t>> props_;  // part and index
 };
 
-constexpr double cellReach = 0.3;  // mm a tip's share reaches past the half of what it spans: places are a lattice apart
+constexpr double cellReach =
+    0.3;  // mm a tip's share reaches past the half of what it spans: places are a lattice apart
 
 // Of a site's tree, which tips a branch at a place carries; none where there is no branch.
 std::vector<bool> tipsCarried(const Tree& tree, const Vec3& at) {
@@ -99,7 +104,8 @@ std::vector<bool> tipsCarried(const Tree& tree, const Vec3& at) {
     if (at.z() > node.at.z() + nearby || at.z() < below.at.z() - nearby) continue;
     const double share = std::clamp((node.at.z() - at.z()) / (node.at.z() - below.at.z()), 0.0, 1.0);
     const Vec3 axis = node.at + share * (below.at - node.at);
-    const double radius = node.tip == BranchNode::none ? node.radius + share * (below.radius - node.radius) : tree.tips[node.tip].radius;
+    const double radius =
+        node.tip == BranchNode::none ? node.radius + share * (below.radius - node.radius) : tree.tips[node.tip].radius;
     if (const double away = (axis - at).norm() - radius; away < best) {
       best = away;
       nearest = k;
@@ -125,8 +131,11 @@ Polygons sharesOf(const Tree& tree, const std::vector<bool>& which, double spaci
     for (std::size_t other = 0; other < tree.tips.size(); ++other) {
       const Vec2 way = tree.tips[other].at - tip.at;
       if (which[other] || way.norm() > 2 * reach || way.norm() < 1e-6) continue;
-      const Vec2 along = way.normalized(), side(-along.y(), along.x()), middle = tip.at + way / 2;  // beyond the line half way it is the other's
-      cell = subtract(cell, {{toPoint(middle - side * 2 * reach), toPoint(middle - side * 2 * reach + along * 2 * reach), toPoint(middle + side * 2 * reach + along * 2 * reach), toPoint(middle + side * 2 * reach)}});
+      const Vec2 along = way.normalized(), side(-along.y(), along.x()),
+                 middle = tip.at + way / 2;  // beyond the line half way it is the other's
+      cell = subtract(cell,
+                      {{toPoint(middle - side * 2 * reach), toPoint(middle - side * 2 * reach + along * 2 * reach),
+                        toPoint(middle + side * 2 * reach + along * 2 * reach), toPoint(middle + side * 2 * reach)}});
     }
     all.insert(all.end(), cell.begin(), cell.end());
   }
@@ -135,7 +144,9 @@ Polygons sharesOf(const Tree& tree, const std::vector<bool>& which, double spaci
 
 std::size_t pieceOrError(const Build& build, const Vec3& at) {
   const auto piece = pieceAt(build, at);
-  if (!piece) throw Error(fmt::format("There is no support at {:.1f}, {:.1f}, {:.1f}. Point at a support that is built.", at.x(), at.y(), at.z()));
+  if (!piece)
+    throw Error(fmt::format("There is no support at {:.1f}, {:.1f}, {:.1f}. Point at a support that is built.", at.x(),
+                            at.y(), at.z()));
   return *piece;
 }
 
@@ -164,10 +175,12 @@ std::vector<Operation> removing(const Build& build, const Vec3& at, Reach reach)
   Remover remover(build);
   for (const std::size_t site : build.support->pieces[piece].sites) {
     const Tree* tree = build.trees[site].get();
-    const Polygons column = reach == Reach::piece ? Polygons{}
-                            : tree                ? sharesOf(*tree, tipsCarried(*tree, at), build.rules[build.demand[site]->rules].support.tipSpacing)
-                                                  : squareAround(at, columnSize);
-    if (reach == Reach::piece || !column.empty()) remover.block(site, piece, reach == Reach::column ? &column : nullptr);
+    const Polygons column =
+        reach == Reach::piece ? Polygons{}
+        : tree ? sharesOf(*tree, tipsCarried(*tree, at), build.rules[build.demand[site]->rules].support.tipSpacing)
+               : squareAround(at, columnSize);
+    if (reach == Reach::piece || !column.empty())
+      remover.block(site, piece, reach == Reach::column ? &column : nullptr);
   }
   return remover.take();
 }
@@ -184,7 +197,8 @@ std::vector<Operation> keepingOnly(const Build& build, const Vec3& at) {
   return remover.take();
 }
 
-std::vector<Operation> printingBody(const Build& build, const Project& project, std::size_t piece, const std::string& filament) {
+std::vector<Operation> printingBody(const Build& build, const Project& project, std::size_t piece,
+                                    const std::string& filament) {
   constexpr const char* key = "support.filament.body";
   const auto with = [&](Overrides settings) {
     settings.erase(key);
@@ -201,11 +215,14 @@ std::vector<Operation> printingBody(const Build& build, const Project& project, 
     if (cause.kind == CauseKind::site) {
       const PartBuild& built = build.parts[cause.part];
       const std::size_t decision = built.claims->sites[cause.index].decision;
-      operations.push_back(DecideSite{cause.part, built.sites->list[cause.index].at, std::nullopt, with(decision == SiteClaim::none ? Overrides() : part.sites[decision].settings)});
+      operations.push_back(DecideSite{cause.part, built.sites->list[cause.index].at, std::nullopt,
+                                      with(decision == SiteClaim::none ? Overrides() : part.sites[decision].settings)});
     } else if (cause.kind == CauseKind::zone) {
-      operations.push_back(ChangeZone{.part = cause.part, .zone = cause.index, .settings = with(part.zones[cause.index].settings)});
+      operations.push_back(
+          ChangeZone{.part = cause.part, .zone = cause.index, .settings = with(part.zones[cause.index].settings)});
     } else if (cause.kind == CauseKind::prop) {
-      operations.push_back(ChangeProp{.part = cause.part, .prop = cause.index, .settings = with(part.props[cause.index].settings)});
+      operations.push_back(
+          ChangeProp{.part = cause.part, .prop = cause.index, .settings = with(part.props[cause.index].settings)});
     } else {
       wholeParts.insert(cause.part);
     }
@@ -222,11 +239,13 @@ ProjectPtr performedAll(const Project& project, const nlohmann::json& list, cons
       if (list[i].is_object() && list[i].value("do", "") == "remove") {
         const nlohmann::json& at = list[i].at("at");
         const std::string reach = list[i].value("reach", "piece");
-        if (reach != "column" && reach != "branch" && reach != "piece") throw Error("\"reach\" can be column, branch or piece.");
+        if (reach != "column" && reach != "branch" && reach != "piece")
+          throw Error("\"reach\" can be column, branch or piece.");
         const BuildPtr build = Pipeline().run(*result, progress);
         const Vec3 place(at.at(0).get<double>(), at.at(1).get<double>(), at.at(2).get<double>());
-        const auto operations = list[i].value("keep", false) ? keepingOnly(*build, place)
-                                                             : removing(*build, place, reach == "piece" ? Reach::piece : Reach::column);
+        const auto operations = list[i].value("keep", false)
+                                    ? keepingOnly(*build, place)
+                                    : removing(*build, place, reach == "piece" ? Reach::piece : Reach::column);
         for (const Operation& operation : operations) perform(operation);
       } else {
         perform(operationFrom(list[i], result->settings));

@@ -8,7 +8,10 @@ namespace trellis {
 namespace {
 
 Pattern patternNamed(const std::string& name) {
-  return name == "crossed" ? Pattern::crossed : name == "zigzag" ? Pattern::zigzag : name == "concentric" ? Pattern::concentric : Pattern::lines;
+  return name == "crossed"      ? Pattern::crossed
+         : name == "zigzag"     ? Pattern::zigzag
+         : name == "concentric" ? Pattern::concentric
+                                : Pattern::lines;
 }
 
 }  // namespace
@@ -21,7 +24,9 @@ SupportRules supportRules(const Settings& settings) {
   SupportRules rules;
   rules.on = settings.yes("support.on");
   const std::string& source = settings.text("support.source");
-  rules.source = source == "overhangs" ? Source::overhangs : source == "floating" ? Source::floating : Source::decisions;
+  rules.source = source == "overhangs"  ? Source::overhangs
+                 : source == "floating" ? Source::floating
+                                        : Source::decisions;
   rules.footing = settings.text("support.footing") == "plate" ? Footing::plate : Footing::any;
   rules.freeLean = settings.number("support.free_lean");
   rules.gapAbove = settings.number("support.gap.above");
@@ -73,7 +78,8 @@ double plateHeight(const Settings& settings) {
 
 TowerRules towerRules(const Settings& settings) {
   const SupportRules support = supportRules(settings);
-  return {support.lineWidth, settings.number("prime.purge"), settings.number("layer.height"), support.thinnest, support.thickest};
+  return {support.lineWidth, settings.number("prime.purge"), settings.number("layer.height"), support.thinnest,
+          support.thickest};
 }
 
 int interfaceTool(const Settings& settings) { return settings.text("support.filament.interface") == "second" ? 1 : 0; }
@@ -85,10 +91,18 @@ PartRules partRules(const Settings& settings) {
 
 SupportPathRules supportPathRules(const Settings& settings) {
   const double width = settings.number("line.width");
-  return {width, settings.number("support.body.spacing"), settings.whole("support.body.walls"), settings.number("support.interface.upper.spacing"),
-          settings.number("support.interface.lower.spacing"), spacingOf(width, settings.number("support.graded.density") / 100),
-          patternNamed(settings.text("support.body.pattern")), patternNamed(settings.text("support.interface.upper.pattern")),
-          patternNamed(settings.text("support.interface.lower.pattern")), settings.number("layer.height"), settings.whole("support.tree.walls"), settings.number("support.tree.inner_spacing")};
+  return {width,
+          settings.number("support.body.spacing"),
+          settings.whole("support.body.walls"),
+          settings.number("support.interface.upper.spacing"),
+          settings.number("support.interface.lower.spacing"),
+          spacingOf(width, settings.number("support.graded.density") / 100),
+          patternNamed(settings.text("support.body.pattern")),
+          patternNamed(settings.text("support.interface.upper.pattern")),
+          patternNamed(settings.text("support.interface.lower.pattern")),
+          settings.number("layer.height"),
+          settings.whole("support.tree.walls"),
+          settings.number("support.tree.inner_spacing")};
 }
 
 MotionRules motionRules(const Settings& settings) {
@@ -117,7 +131,8 @@ GcodeRules gcodeRules(const Project& project, double printHeight) {
   rules.start = settings.text("machine.start");
   rules.end = settings.text("machine.end");
   rules.toolChange = settings.text("machine.tool_change");
-  rules.temperatures = {fmt::format("{:g}", settings.number("filament.nozzle_temperature")), fmt::format("{:g}", settings.number("filament2.nozzle_temperature"))};
+  rules.temperatures = {fmt::format("{:g}", settings.number("filament.nozzle_temperature")),
+                        fmt::format("{:g}", settings.number("filament2.nozzle_temperature"))};
   rules.values = {{"nozzle_temperature", fmt::format("{:g}", settings.number("filament.nozzle_temperature"))},
                   {"bed_temperature", fmt::format("{:g}", settings.number("filament.bed_temperature"))},
                   {"height", fmt::format("{:.3f}", printHeight)}};

@@ -16,8 +16,8 @@ namespace {
 
 using Corner = CGAL::Exact_predicates_inexact_constructions_kernel::Point_2;
 
-constexpr double grid = 2;           // mm
-constexpr double supportReach = 1;   // mm: two lines
+constexpr double grid = 2;          // mm
+constexpr double supportReach = 1;  // mm: two lines
 
 struct Shape {
   std::vector<Vec2> corners;
@@ -104,7 +104,8 @@ std::vector<Placement> arranged(const std::vector<PartPtr>& parts, const Arrange
   }
   std::vector<std::size_t> order(parts.size());
   std::iota(order.begin(), order.end(), 0u);
-  std::stable_sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) { return shapes[a].box.volume() > shapes[b].box.volume(); });
+  std::stable_sort(order.begin(), order.end(),
+                   [&](std::size_t a, std::size_t b) { return shapes[a].box.volume() > shapes[b].box.volume(); });
   std::vector<Placement> result(parts.size());
   std::vector<Shape> placed;
   std::string without;
@@ -118,7 +119,8 @@ std::vector<Placement> arranged(const std::vector<PartPtr>& parts, const Arrange
     result[p] = parts[p]->placement;
     result[p].position.head<2>() += *by;
   }
-  if (!without.empty()) throw Error("The plate has no room for " + without + ". Remove a part, or let parts stand nearer together.");
+  if (!without.empty())
+    throw Error("The plate has no room for " + without + ". Remove a part, or let parts stand nearer together.");
   return result;
 }
 

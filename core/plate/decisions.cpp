@@ -45,8 +45,18 @@ MeshPtr ring(const std::vector<std::pair<double, double>>& profile) {  // radius
 MeshPtr unitBox() {
   std::vector<Vec3f> vertices;
   for (int i = 0; i < 8; ++i) vertices.emplace_back(i & 1 ? 0.5f : -0.5f, i & 2 ? 0.5f : -0.5f, i & 4 ? 0.5f : -0.5f);
-  return makeMesh(std::move(vertices), {{0, 2, 1}, {1, 2, 3}, {4, 5, 6}, {5, 7, 6}, {0, 1, 4}, {1, 5, 4},
-                                        {2, 6, 3}, {3, 6, 7}, {0, 4, 2}, {2, 4, 6}, {1, 3, 5}, {3, 7, 5}});
+  return makeMesh(std::move(vertices), {{0, 2, 1},
+                                        {1, 2, 3},
+                                        {4, 5, 6},
+                                        {5, 7, 6},
+                                        {0, 1, 4},
+                                        {1, 5, 4},
+                                        {2, 6, 3},
+                                        {3, 6, 7},
+                                        {0, 4, 2},
+                                        {2, 4, 6},
+                                        {1, 3, 5},
+                                        {3, 7, 5}});
 }
 
 MeshPtr unitBall() {
@@ -64,21 +74,27 @@ MeshPtr unitBall() {
 MeshPtr unitSolid(const Zone& zone) {
   static const MeshPtr box = unitBox(), cylinder = ring({{0.5, -0.5}, {0.5, 0.5}}), ball = unitBall();
   switch (zone.shape) {
-    case ZoneShape::cylinder: return cylinder;
-    case ZoneShape::ball: return ball;
-    case ZoneShape::mesh: return zone.solid;
+    case ZoneShape::cylinder:
+      return cylinder;
+    case ZoneShape::ball:
+      return ball;
+    case ZoneShape::mesh:
+      return zone.solid;
     case ZoneShape::box:
-    case ZoneShape::slab: break;
+    case ZoneShape::slab:
+      break;
   }
   return box;
 }
 
 MeshPtr scaledToUnit(const TriangleMesh& mesh) {
   const Vec3 size = mesh.bounds.sizes().cwiseMax(1e-6);
-  return transformed(mesh, Affine(Eigen::Scaling(Vec3(size.cwiseInverse()))) * Eigen::Translation3d(-mesh.bounds.center()));
+  return transformed(mesh,
+                     Affine(Eigen::Scaling(Vec3(size.cwiseInverse()))) * Eigen::Translation3d(-mesh.bounds.center()));
 }
 
-std::vector<Polygons> zoneSections(const Zone& zone, const Affine& toPlate, const std::vector<double>& heights, const Progress& progress) {
+std::vector<Polygons> zoneSections(const Zone& zone, const Affine& toPlate, const std::vector<double>& heights,
+                                   const Progress& progress) {
   return slice(*transformed(*unitSolid(zone), toPlate * zone.toMesh), heights, progress).sections;
 }
 
@@ -95,8 +111,9 @@ ZoneFigures figuresOf(const Zone& zone, const Affine& toPlate) {
   figures.centre = t.translation();
   figures.size = t.linear().colwise().norm();
   // The nearest turn: what remains after taking the stretch away.
-  const Eigen::JacobiSVD<Eigen::Matrix3d> svd(t.linear() * Eigen::DiagonalMatrix<double, 3>(figures.size.cwiseInverse()),
-                                              Eigen::ComputeFullU | Eigen::ComputeFullV);
+  const Eigen::JacobiSVD<Eigen::Matrix3d> svd(
+      t.linear() * Eigen::DiagonalMatrix<double, 3>(figures.size.cwiseInverse()),
+      Eigen::ComputeFullU | Eigen::ComputeFullV);
   Eigen::Matrix3d turn = svd.matrixU() * svd.matrixV().transpose();
   if (turn.determinant() < 0) turn.col(0) *= -1;  // a mirrored box is the same box
   figures.turn = degreesOf(turn);

@@ -28,14 +28,16 @@ MeshPtr unitSolid(const Zone& zone);
 // Any mesh, moved and scaled into the unit cube.
 MeshPtr scaledToUnit(const TriangleMesh& mesh);
 // The zone's cross-sections at these heights, which ascend.
-std::vector<Polygons> zoneSections(const Zone& zone, const Affine& toPlate, const std::vector<double>& heights, const Progress& progress);
+std::vector<Polygons> zoneSections(const Zone& zone, const Affine& toPlate, const std::vector<double>& heights,
+                                   const Progress& progress);
 // Whether a place, in mesh coordinates, lies in the zone's box, and for cylinder and ball in the shape itself.
 bool isIn(const Zone& zone, const Vec3& at);
 
 // A zone's place in figures: how a person reads and types it. Sizes in mm along its own axes; a slab has only
 // a thickness, and reaches everywhere across.
 struct ZoneFigures {
-  Vec3 centre = Vec3::Zero(), size = Vec3::Constant(10), turn = Vec3::Zero();  // turn in degrees about x, then y, then z
+  Vec3 centre = Vec3::Zero(), size = Vec3::Constant(10),
+       turn = Vec3::Zero();  // turn in degrees about x, then y, then z
 };
 ZoneFigures figuresOf(const Zone& zone, const Affine& toPlate);
 Affine zoneTransform(const ZoneFigures& figures, ZoneShape shape, const Affine& toPlate);

@@ -12,7 +12,7 @@ struct Placement {
   Vec3 position = Vec3::Zero();  // plate coordinates, mm
   Vec3 turn = Vec3::Zero();      // degrees about the plate's x, then y, then z
   Vec3 scale = Vec3::Ones();     // along the mesh's own axes; negative mirrors, never 0
-  bool rests = true;  // drops back to the plate whenever it is turned or scaled; false once it was lifted
+  bool rests = true;             // drops back to the plate whenever it is turned or scaled; false once it was lifted
 
   bool operator==(const Placement&) const = default;
 };

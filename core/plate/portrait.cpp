@@ -14,7 +14,9 @@ namespace {
 constexpr double yaw = -62, pitch = 18;  // degrees
 constexpr double margin = 0.06;          // of the side
 
-double cross(const Vec3& a, const Vec3& b, double x, double y) { return (b.x() - a.x()) * (y - a.y()) - (b.y() - a.y()) * (x - a.x()); }
+double cross(const Vec3& a, const Vec3& b, double x, double y) {
+  return (b.x() - a.x()) * (y - a.y()) - (b.y() - a.y()) * (x - a.x());
+}
 
 }  // namespace
 
@@ -44,7 +46,8 @@ Portrait portrait(const TriangleMesh& mesh, const Affine& transform, int size) {
     const auto from = [&](double low) { return std::clamp(static_cast<int>(std::floor(low)), 0, size - 1); };
     const int left = from(std::min({a.x(), b.x(), c.x()})), rightmost = from(std::max({a.x(), b.x(), c.x()}));
     const int top = from(std::min({a.y(), b.y(), c.y()})), bottom = from(std::max({a.y(), b.y(), c.y()}));
-    const Vec3 edge1 = transform * mesh.vertex(f[1]) - transform * mesh.vertex(f[0]), edge2 = transform * mesh.vertex(f[2]) - transform * mesh.vertex(f[0]);
+    const Vec3 edge1 = transform * mesh.vertex(f[1]) - transform * mesh.vertex(f[0]),
+               edge2 = transform * mesh.vertex(f[2]) - transform * mesh.vertex(f[0]);
     const Vec3 normal = edge1.cross(edge2).normalized();
     const auto light = static_cast<float>(0.35 + 0.65 * std::abs(normal.dot(sun)));
     const auto lean = static_cast<float>(leanOf(normal));

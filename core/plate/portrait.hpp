@@ -12,7 +12,7 @@ struct PortraitPixel {
 };
 
 struct Portrait {
-  int size = 0;  // pixels along each side
+  int size = 0;                       // pixels along each side
   std::vector<PortraitPixel> pixels;  // rows from the top
 };
 

@@ -34,7 +34,8 @@ std::vector<RestingFace> restingFaces(const TriangleMesh& mesh, const Vec3& scal
   std::vector<RestingFace> facets;
   for (const auto face : hull.faces()) {
     const auto h = hull.halfedge(face);
-    const Vec3 a = toVec(hull.point(hull.source(h))), b = toVec(hull.point(hull.target(h))), c = toVec(hull.point(hull.target(hull.next(h))));
+    const Vec3 a = toVec(hull.point(hull.source(h))), b = toVec(hull.point(hull.target(h))),
+               c = toVec(hull.point(hull.target(hull.next(h))));
     const Vec3 cross = (b - a).cross(c - a);
     if (cross.norm() > 0) facets.push_back({cross.normalized(), cross.norm() / 2});
   }
@@ -42,7 +43,8 @@ std::vector<RestingFace> restingFaces(const TriangleMesh& mesh, const Vec3& scal
   std::stable_sort(facets.begin(), facets.end(), larger);
   std::vector<RestingFace> faces;
   for (const RestingFace& facet : facets) {
-    const auto same = std::find_if(faces.begin(), faces.end(), [&](const RestingFace& f) { return f.normal.dot(facet.normal) > coplanar; });
+    const auto same = std::find_if(faces.begin(), faces.end(),
+                                   [&](const RestingFace& f) { return f.normal.dot(facet.normal) > coplanar; });
     if (same == faces.end())
       faces.push_back(facet);
     else
@@ -61,7 +63,8 @@ Placement turnedDown(const Placement& placement, const TriangleMesh& mesh, const
   return droppedTo(result, mesh, 0);
 }
 
-Placement turnedDownOn(const std::vector<RestingFace>& faces, const Placement& placement, const TriangleMesh& mesh, std::uint32_t facet) {
+Placement turnedDownOn(const std::vector<RestingFace>& faces, const Placement& placement, const TriangleMesh& mesh,
+                       std::uint32_t facet) {
   // A normal of the unscaled mesh becomes one of the scaled mesh by the inverse scale.
   const Vec3 pointed = mesh.normal(facet).cwiseQuotient(placement.scale).normalized();
   const auto best = std::max_element(faces.begin(), faces.end(), [&](const RestingFace& a, const RestingFace& b) {

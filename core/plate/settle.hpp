@@ -24,7 +24,8 @@ Placement turnedDown(const Placement& placement, const TriangleMesh& mesh, const
 
 // The same for the face among these that is nearest in direction to a facet of the mesh. faces as by
 // restingFaces for the placement's scale, at least one.
-Placement turnedDownOn(const std::vector<RestingFace>& faces, const Placement& placement, const TriangleMesh& mesh, std::uint32_t facet);
+Placement turnedDownOn(const std::vector<RestingFace>& faces, const Placement& placement, const TriangleMesh& mesh,
+                       std::uint32_t facet);
 
 // The same with the face of the hull that is nearest in direction to the facet at a place on the placed
 // part: a part cannot rest on a hollow. Nothing when no facet is within 1 mm of the place.

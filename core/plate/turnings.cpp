@@ -16,9 +16,9 @@ namespace trellis {
 namespace {
 
 constexpr std::size_t samplesWanted = 6000;
-constexpr std::size_t spread = 260;      // directions over the sphere
+constexpr std::size_t spread = 260;  // directions over the sphere
 constexpr std::size_t facesTried = 40;
-constexpr double alike = 0.985;          // cosine of 10°: turnings nearer than that are one
+constexpr double alike = 0.985;                // cosine of 10°: turnings nearer than that are one
 constexpr double steepest = 20, flattest = 2;  // degrees from level between which steps show
 
 struct Surface {
@@ -38,18 +38,23 @@ Vec3 directionOf(std::size_t i, std::size_t count) {  // a Fibonacci spiral
   return {r * std::cos(angle), r * std::sin(angle), z};
 }
 
-Vec3 turnFor(const Vec3& up) { return degreesOf(Eigen::Quaterniond::FromTwoVectors(up, Vec3::UnitZ()).toRotationMatrix()); }
+Vec3 turnFor(const Vec3& up) {
+  return degreesOf(Eigen::Quaterniond::FromTwoVectors(up, Vec3::UnitZ()).toRotationMatrix());
+}
 Vec3 upOf(const Turning& turning) { return turnOf(turning.turn).transpose() * Vec3::UnitZ(); }
 
 // Less support first. Less than `little` mm³ makes no difference: then what stands broader, then what is lower.
 bool better(const Turning& a, const Turning& b, double little) {
-  const auto order = [&](const Turning& t) { return std::tuple(t.supportVolume < little ? 0.0 : t.supportVolume, -t.contact, t.height); };
+  const auto order = [&](const Turning& t) {
+    return std::tuple(t.supportVolume < little ? 0.0 : t.supportVolume, -t.contact, t.height);
+  };
   return order(a) < order(b);
 }
 
 // The best of those that point nearly the same way.
 std::vector<Turning> distinct(std::vector<Turning> turnings, std::size_t count, double little) {
-  std::stable_sort(turnings.begin(), turnings.end(), [&](const Turning& a, const Turning& b) { return better(a, b, little); });
+  std::stable_sort(turnings.begin(), turnings.end(),
+                   [&](const Turning& a, const Turning& b) { return better(a, b, little); });
   std::vector<Turning> kept;
   for (const Turning& turning : turnings) {
     if (kept.size() == count) break;
@@ -86,7 +91,8 @@ TurningSurvey::TurningSurvey(const MeshPtr& mesh, const Vec3& scale, const Turni
     const auto [a, b, c] = samples->mesh->corners(f);
     const Vec3 cross = (b - a).cross(c - a);
     const double area = cross.norm() / 2;
-    samples->surfaces.push_back({area > 0 ? Vec3f((cross / (2 * area)).cast<float>()) : Vec3f(Vec3f::Zero()), static_cast<float>(area)});
+    samples->surfaces.push_back(
+        {area > 0 ? Vec3f((cross / (2 * area)).cast<float>()) : Vec3f(Vec3f::Zero()), static_cast<float>(area)});
     whole += area;
   }
   // Points along the facets in their order, one for every equal share of area, by a fixed sequence inside each.
@@ -97,7 +103,8 @@ TurningSurvey::TurningSurvey(const MeshPtr& mesh, const Vec3& scale, const Turni
   for (std::size_t f = 0; f < samples->surfaces.size(); ++f) {
     const auto [a, b, c] = samples->mesh->corners(f);
     for (owed -= static_cast<double>(samples->surfaces[f].area); owed < 0; owed += share) {
-      double u = std::fmod(0.5 + 0.7548776662466927 * static_cast<double>(drawn), 1.0), v = std::fmod(0.5 + 0.5698402909980532 * static_cast<double>(drawn), 1.0);
+      double u = std::fmod(0.5 + 0.7548776662466927 * static_cast<double>(drawn), 1.0),
+             v = std::fmod(0.5 + 0.5698402909980532 * static_cast<double>(drawn), 1.0);
       ++drawn;
       if (u + v > 1) std::tie(u, v) = std::pair(1 - u, 1 - v);
       const Vec3 at = a + u * (b - a) + v * (c - a);
@@ -126,7 +133,8 @@ Turning TurningSurvey::estimate(const Vec3& up) const {
   }
   turning.height = static_cast<double>(high - low);
   const float hangs = static_cast<float>(-s.hangs), down = -0.9998f;  // within about 1° of level
-  const float stepLow = static_cast<float>(std::cos(toRadians(steepest))), stepHigh = static_cast<float>(std::cos(toRadians(flattest)));
+  const float stepLow = static_cast<float>(std::cos(toRadians(steepest))),
+              stepHigh = static_cast<float>(std::cos(toRadians(flattest)));
   const float plate = low + static_cast<float>(s.layer / 4);
   double leaning = 0;
   for (std::size_t f = 0; f < s.surfaces.size(); ++f) {
@@ -154,7 +162,8 @@ Turning TurningSurvey::estimate(const Vec3& up) const {
 
 std::vector<Turning> TurningSurvey::candidates(std::size_t count, const Progress& progress) const {
   std::vector<Vec3> ups;
-  for (std::size_t i = 0; i < std::min(facesTried, samples_->faces.size()); ++i) ups.push_back(-samples_->faces[i].normal);
+  for (std::size_t i = 0; i < std::min(facesTried, samples_->faces.size()); ++i)
+    ups.push_back(-samples_->faces[i].normal);
   for (const Vec3& axis : samples_->axes) ups.insert(ups.end(), {axis, Vec3(-axis)});
   for (std::size_t i = 0; i < spread; ++i) ups.push_back(directionOf(i, spread));
   std::vector<Turning> turnings(ups.size());
@@ -166,13 +175,14 @@ std::vector<Turning> TurningSurvey::refined(const std::vector<Turning>& turnings
   std::vector<Turning> result = turnings;
   parallelFor(result.size(), progress, [&](std::size_t i) {
     // Eight directions around, nearer each time none is better.
-    for (double reach = toRadians(6); reach > toRadians(0.2); ) {
+    for (double reach = toRadians(6); reach > toRadians(0.2);) {
       progress.check();
       const Vec3 up = upOf(result[i]), side = up.unitOrthogonal(), other = up.cross(side);
       bool moved = false;
       for (int k = 0; k < 8; ++k) {
         const double angle = 2 * pi * k / 8;
-        const Turning near = estimate((up + std::tan(reach) * (std::cos(angle) * side + std::sin(angle) * other)).normalized());
+        const Turning near =
+            estimate((up + std::tan(reach) * (std::cos(angle) * side + std::sin(angle) * other)).normalized());
         if (!better(near, result[i], samples_->little)) continue;
         result[i] = near;
         moved = true;

@@ -14,13 +14,13 @@ struct TurningRules {
 
 // A part turned some way, with estimates. Areas are mm² of surface.
 struct Turning {
-  Vec3 turn = Vec3::Zero();   // degrees about x, then y, then z
-  double hanging = 0;         // leans more than the free lean, off the plate
-  double supportVolume = 0;   // mm³ between what hangs and what is under it, by columns
-  double contact = 0;         // on the plate
-  double height = 0;          // mm
-  double scarred = 0;         // hanging surface and what columns stand on
-  double stepped = 0;         // rises or falls by 2° to 20°, where layers show as steps
+  Vec3 turn = Vec3::Zero();  // degrees about x, then y, then z
+  double hanging = 0;        // leans more than the free lean, off the plate
+  double supportVolume = 0;  // mm³ between what hangs and what is under it, by columns
+  double contact = 0;        // on the plate
+  double height = 0;         // mm
+  double scarred = 0;        // hanging surface and what columns stand on
+  double stepped = 0;        // rises or falls by 2° to 20°, where layers show as steps
 };
 
 // Estimates turnings of one mesh at one scale. Columns are cast from a few thousand points spread evenly over

@@ -13,45 +13,59 @@ namespace trellis {
 
 namespace {
 
-constexpr double smallestZone = 0.1, largestZone = 4000;      // mm
-constexpr double narrowestProp = 0.8, widestProp = 20;        // mm
-constexpr double farthest = 4000;                             // mm from the plate's corner
-constexpr double pointing = 1;                                // mm a place may lie off the surface
+constexpr double smallestZone = 0.1, largestZone = 4000;  // mm
+constexpr double narrowestProp = 0.8, widestProp = 20;    // mm
+constexpr double farthest = 4000;                         // mm from the plate's corner
+constexpr double pointing = 1;                            // mm a place may lie off the surface
 
 template <typename T>
 T& itemAt(std::vector<T>& items, std::size_t index, const Part& part, const char* what) {
-  if (index >= items.size()) throw Error(fmt::format("{} has no {} {}; it has {}. They are counted from 0.", part.name, what, index, items.size()));
+  if (index >= items.size())
+    throw Error(
+        fmt::format("{} has no {} {}; it has {}. They are counted from 0.", part.name, what, index, items.size()));
   return items[index];
 }
 
 void checkLocal(const Overrides& settings) {
   for (const auto& [key, value] : settings) {
     checkSetting(key, value);
-    if (!isLocal(key)) throw Error(fmt::format("{} cannot be set for one site, zone or prop. Structure, branches, gaps, interface, body, graded layers and filaments can.", key));
+    if (!isLocal(key))
+      throw Error(
+          fmt::format("{} cannot be set for one site, zone or prop. Structure, branches, gaps, interface, body, graded "
+                      "layers and filaments can.",
+                      key));
   }
 }
 
 void checkStroke(const Stroke& stroke) {
   const auto round = [](const std::vector<Vec3>& path, double radius) {
     if (path.empty()) throw Error("A stroke needs at least one point.");
-    if (std::any_of(path.begin(), path.end(), [](const Vec3& p) { return !p.allFinite() || p.cwiseAbs().maxCoeff() > farthest; }))
+    if (std::any_of(path.begin(), path.end(),
+                    [](const Vec3& p) { return !p.allFinite() || p.cwiseAbs().maxCoeff() > farthest; }))
       throw Error(fmt::format("A stroke can go at most {:g} mm from the plate's corner.", farthest));
-    if (!(radius >= 0.1 && radius <= 200)) throw Error(fmt::format("A brush radius cannot be {:g} mm. It can be 0.1 to 200 mm.", radius));
+    if (!(radius >= 0.1 && radius <= 200))
+      throw Error(fmt::format("A brush radius cannot be {:g} mm. It can be 0.1 to 200 mm.", radius));
   };
   if (const auto* ball = std::get_if<BallStroke>(&stroke)) round(ball->path, ball->radius);
   if (const auto* sight = std::get_if<SightStroke>(&stroke)) round(sight->path, sight->radius);
 }
 
 Canvas canvasOf(const Project& project, std::size_t index, const Part& part) {
-  return {part.mesh, treeOf(part.mesh), transformOf(part.placement, *part.mesh), settingsOf(project, index).number("support.free_lean"), part.clean.get()};
+  return {part.mesh, treeOf(part.mesh), transformOf(part.placement, *part.mesh),
+          settingsOf(project, index).number("support.free_lean"), part.clean.get()};
 }
 
 Zone checked(Zone zone, const ZoneFigures& figures, const Affine& toPlate, const Part& part) {
   const auto sized = [](double mm) { return mm >= smallestZone && mm <= largestZone; };
-  const bool fits = zone.shape == ZoneShape::slab ? sized(figures.size.z()) : sized(figures.size.x()) && sized(figures.size.y()) && sized(figures.size.z());
-  if (!fits) throw Error(fmt::format("A zone of {} can measure {:g} to {:g} mm along each axis.", part.name, smallestZone, largestZone));
+  const bool fits = zone.shape == ZoneShape::slab
+                        ? sized(figures.size.z())
+                        : sized(figures.size.x()) && sized(figures.size.y()) && sized(figures.size.z());
+  if (!fits)
+    throw Error(
+        fmt::format("A zone of {} can measure {:g} to {:g} mm along each axis.", part.name, smallestZone, largestZone));
   if (!figures.centre.allFinite() || !figures.turn.allFinite() || figures.centre.cwiseAbs().maxCoeff() > farthest)
-    throw Error(fmt::format("A zone needs turns in degrees and a place at most {:g} mm from the plate's corner.", farthest));
+    throw Error(
+        fmt::format("A zone needs turns in degrees and a place at most {:g} mm from the plate's corner.", farthest));
   if (!(zone.lean >= 0 && zone.lean <= 89)) throw Error("A zone's lean can be 0 to 89°.");
   if (zone.shape == ZoneShape::mesh && !zone.solid) throw Error("A zone of any shape needs a mesh file.");
   checkLocal(zone.settings);
@@ -63,22 +77,29 @@ Zone checked(Zone zone, const ZoneFigures& figures, const Affine& toPlate, const
 Vec3 onSurface(const Part& part, const Vec3& at) {
   const Affine toMesh = transformOf(part.placement, *part.mesh).inverse();
   const auto near = nearestOn(*treeOf(part.mesh), toMesh * at, pointing * toMesh.linear().norm());
-  if (!near) throw Error(fmt::format("{} has no surface near {:.1f}, {:.1f}, {:.1f}. Point at a place on it.", part.name, at.x(), at.y(), at.z()));
+  if (!near)
+    throw Error(fmt::format("{} has no surface near {:.1f}, {:.1f}, {:.1f}. Point at a place on it.", part.name, at.x(),
+                            at.y(), at.z()));
   return near->point;
 }
 
 void checkWidth(double width) {
-  if (!(width >= narrowestProp && width <= widestProp)) throw Error(fmt::format("A prop cannot be {:g} mm wide. It can be {:g} to {:g} mm.", width, narrowestProp, widestProp));
+  if (!(width >= narrowestProp && width <= widestProp))
+    throw Error(
+        fmt::format("A prop cannot be {:g} mm wide. It can be {:g} to {:g} mm.", width, narrowestProp, widestProp));
 }
 
 const char* nameOf(Mark mark) { return mark == Mark::enforce ? "enforce" : mark == Mark::block ? "block" : "clear"; }
-const char* nameOf(ZoneAs as) { return as == ZoneAs::enforce ? "enforcing" : as == ZoneAs::block ? "blocking" : "keep clear"; }
+const char* nameOf(ZoneAs as) {
+  return as == ZoneAs::enforce ? "enforcing" : as == ZoneAs::block ? "blocking" : "keep clear";
+}
 
 }  // namespace
 
 bool isLocal(std::string_view key) {
   return key.starts_with("support.gap.") || key.starts_with("support.interface.") || key.starts_with("support.body.") ||
-         key.starts_with("support.graded.") || key == "support.structure" || key.starts_with("support.tree.") || key.starts_with("support.filament.");
+         key.starts_with("support.graded.") || key == "support.structure" || key.starts_with("support.tree.") ||
+         key.starts_with("support.filament.");
 }
 
 ProjectPtr applyTo(const Project& project, const LayMark& lay) {
@@ -87,7 +108,8 @@ ProjectPtr applyTo(const Project& project, const LayMark& lay) {
   Canvas canvas = canvasOf(project, lay.part, part);
   if (std::holds_alternative<SightStroke>(lay.stroke))
     for (const PartPtr& other : project.parts)
-      if (other != project.parts[lay.part]) canvas.others.push_back({treeOf(other->mesh), transformOf(other->placement, *other->mesh).inverse()});
+      if (other != project.parts[lay.part])
+        canvas.others.push_back({treeOf(other->mesh), transformOf(other->placement, *other->mesh).inverse()});
   std::optional<Plane> twin = lay.twin;
   if (lay.findTwin) twin = findSymmetry(part.mesh, Progress()).plane.movedBy(canvas.toPlate);
   part.marks = paint(canvas, *part.marks, lay.stroke, lay.mark, lay.rules);
@@ -102,13 +124,27 @@ ProjectPtr applyTo(const Project& project, const LayMark& lay) {
 ProjectPtr applyTo(const Project& project, const ClearDecisions& clear) {
   Part part = partAt(project, clear.part);
   switch (clear.what) {
-    case Clearing::marks: part.marks = std::make_shared<const Marks>(); break;
-    case Clearing::enforce: part.marks = part.marks->without(Mark::enforce); break;
-    case Clearing::block: part.marks = part.marks->without(Mark::block); break;
-    case Clearing::clean: part.clean = std::make_shared<const Marks>(); break;
-    case Clearing::zones: part.zones.clear(); break;
-    case Clearing::props: part.props.clear(); break;
-    case Clearing::sites: part.sites.clear(); break;
+    case Clearing::marks:
+      part.marks = std::make_shared<const Marks>();
+      break;
+    case Clearing::enforce:
+      part.marks = part.marks->without(Mark::enforce);
+      break;
+    case Clearing::block:
+      part.marks = part.marks->without(Mark::block);
+      break;
+    case Clearing::clean:
+      part.clean = std::make_shared<const Marks>();
+      break;
+    case Clearing::zones:
+      part.zones.clear();
+      break;
+    case Clearing::props:
+      part.props.clear();
+      break;
+    case Clearing::sites:
+      part.sites.clear();
+      break;
   }
   return withPart(project, clear.part, std::move(part));
 }
@@ -214,12 +250,15 @@ ProjectPtr applyTo(const Project& project, const DecideSite& decide) {
 }
 
 std::string named(const LayMark& lay) {
-  constexpr std::array<const char*, std::variant_size_v<Stroke>> brushes{"stroke", "sight stroke", "face", "site", "band", "by lean", "support"};
+  constexpr std::array<const char*, std::variant_size_v<Stroke>> brushes{"stroke", "sight stroke", "face",   "site",
+                                                                         "band",   "by lean",      "support"};
   if (std::holds_alternative<PatchStroke>(lay.stroke) && lay.mark == Mark::block) return "remove support";
-  return fmt::format("{} {}{}", nameOf(lay.mark), brushes[lay.stroke.index()], lay.twin || lay.findTwin ? " and its twin" : "");
+  return fmt::format("{} {}{}", nameOf(lay.mark), brushes[lay.stroke.index()],
+                     lay.twin || lay.findTwin ? " and its twin" : "");
 }
 std::string named(const ClearDecisions& clear) {
-  constexpr std::array<const char*, 7> what{"all marks", "enforce marks", "block marks", "clean faces", "zones", "props", "site choices"};
+  constexpr std::array<const char*, 7> what{"all marks", "enforce marks", "block marks", "clean faces",
+                                            "zones",     "props",         "site choices"};
   return std::string("clear ") + what[static_cast<std::size_t>(clear.what)];
 }
 std::string named(const KeepFaceClean& keep) { return keep.clean ? "keep a face clean" : "face may be touched"; }
@@ -232,12 +271,16 @@ std::string named(const CopyZone&) { return "copy zone"; }
 std::string named(const RemoveZone&) { return "remove zone"; }
 std::string named(const AddProp&) { return "add prop"; }
 std::string named(const ChangeProp& change) {
-  return change.at ? "move prop" : change.width ? fmt::format("prop {:g} mm wide", *change.width) : "settings of a prop";
+  return change.at      ? "move prop"
+         : change.width ? fmt::format("prop {:g} mm wide", *change.width)
+                        : "settings of a prop";
 }
 std::string named(const RemoveProp&) { return "remove prop"; }
 std::string named(const DecideSite& decide) {
   if (!decide.choice) return "settings of a site";
-  return *decide.choice == Choice::enforce ? "enforce the site" : *decide.choice == Choice::block ? "block the site" : "site as proposed";
+  return *decide.choice == Choice::enforce ? "enforce the site"
+         : *decide.choice == Choice::block ? "block the site"
+                                           : "site as proposed";
 }
 
 void carryDecisions(const Part& part, const MeshPtr& mesh, Part& result, const Progress& progress) {

@@ -7,7 +7,7 @@ namespace trellis {
 
 namespace {
 
-constexpr std::uint32_t magic = 0x314d5254;  // "TRM1"
+constexpr std::uint32_t magic = 0x314d5254;        // "TRM1"
 constexpr std::uint64_t largestTree = 1ULL << 26;  // nodes; a brush makes far fewer
 
 // Seven bits a byte, lowest first; the high bit says that more follow.

@@ -58,14 +58,16 @@ ProjectPtr applyTo(const Project& project, const MirrorPart& mirror) {
 // How far brim, bed or feet reach past what stands on the plate, mm.
 double laidAround(const Settings& settings) {
   double reach = settings.whole("support.foot.layers") > 0 ? settings.number("support.foot.spread") : 0.0;
-  if (settings.number("brim.width") > 0 && settings.text("brim.side") != "inside") reach = std::max(reach, settings.number("brim.gap") + settings.number("brim.width"));
+  if (settings.number("brim.width") > 0 && settings.text("brim.side") != "inside")
+    reach = std::max(reach, settings.number("brim.gap") + settings.number("brim.width"));
   if (settings.whole("support.bed.layers") > 0) reach = std::max(reach, settings.number("support.bed.reach"));
   return reach;
 }
 
 ProjectPtr applyTo(const Project& project, const ArrangeParts& arrange) {
   const std::vector<Placement> places =
-      arranged(project.parts, {project.settings.number("machine.width"), project.settings.number("machine.depth"), arrange.gap, laidAround(project.settings)});
+      arranged(project.parts, {project.settings.number("machine.width"), project.settings.number("machine.depth"),
+                               arrange.gap, laidAround(project.settings)});
   auto result = std::make_shared<Project>(project);
   for (std::size_t p = 0; p < places.size(); ++p) {
     Part part = *project.parts[p];
@@ -78,7 +80,8 @@ ProjectPtr applyTo(const Project& project, const ArrangeParts& arrange) {
 // The scale that gives a size; along axes without one the part keeps its proportions when only one was
 // given, and its size otherwise.
 Vec3 scaleFor(const Part& part, const Vec3& size) {
-  if ((size.array() < 0).any() || !size.allFinite()) throw Error(part.name + " has to have a size in mm, or 0 where it follows in proportion.");
+  if ((size.array() < 0).any() || !size.allFinite())
+    throw Error(part.name + " has to have a size in mm, or 0 where it follows in proportion.");
   const Vec3 whole = part.mesh->bounds.sizes();
   Vec3 scale = part.placement.scale;
   double factor = 1;
@@ -118,7 +121,9 @@ ProjectPtr applyTo(const Project& project, const PlacePart& place) {
 ProjectPtr applyTo(const Project& project, const LayFaceDown& lay) {
   Part part = partAt(project, lay.part);
   const auto down = placedOnFaceAt(part.placement, part.mesh, lay.at);
-  if (!down) throw Error(fmt::format("{} has no surface near {:.1f}, {:.1f}, {:.1f}. Point at a face of it.", part.name, lay.at.x(), lay.at.y(), lay.at.z()));
+  if (!down)
+    throw Error(fmt::format("{} has no surface near {:.1f}, {:.1f}, {:.1f}. Point at a face of it.", part.name,
+                            lay.at.x(), lay.at.y(), lay.at.z()));
   part.placement = *down;
   return withPart(project, lay.part, std::move(part));
 }
@@ -134,7 +139,8 @@ ProjectPtr applyTo(const Project& project, const ReplaceMesh& replace) {
 
 // A part's own settings are those that the table lets a part have.
 Part partForSetting(const Project& project, std::size_t index, const std::string& key) {
-  if (!settingRow(key).perPart) throw Error(fmt::format("{} holds for the whole plate; a part cannot have its own.", key));
+  if (!settingRow(key).perPart)
+    throw Error(fmt::format("{} holds for the whole plate; a part cannot have its own.", key));
   return partAt(project, index);
 }
 
@@ -175,7 +181,9 @@ constexpr double samePlace = 3;  // mm
 
 // What was accepted at the place before is replaced.
 void accept(std::vector<Accepted>& all, const AcceptFinding& what, const Affine& toPlate) {
-  std::erase_if(all, [&](const Accepted& one) { return one.code == what.code && (toPlate * one.at - what.at).norm() <= samePlace; });
+  std::erase_if(all, [&](const Accepted& one) {
+    return one.code == what.code && (toPlate * one.at - what.at).norm() <= samePlace;
+  });
   if (what.accept) all.push_back({what.code, toPlate.inverse() * what.at, what.note});
 }
 
@@ -212,9 +220,11 @@ std::string named(const PlacePart& place) {
 }
 std::string named(const ChangeSetting& change) {
   const SettingRow& row = settingRow(change.key);
-  if (const auto* number = std::get_if<double>(&change.value)) return fmt::format("{} {:g} {}", lowered(row.label), *number, row.unit);
+  if (const auto* number = std::get_if<double>(&change.value))
+    return fmt::format("{} {:g} {}", lowered(row.label), *number, row.unit);
   if (const auto* yes = std::get_if<bool>(&change.value)) return lowered(row.label) + (*yes ? " on" : " off");
-  return lowered(row.label) + (row.choices.empty() ? "" : ": " + choiceInWords(row.key, std::get<std::string>(change.value)));
+  return lowered(row.label) +
+         (row.choices.empty() ? "" : ": " + choiceInWords(row.key, std::get<std::string>(change.value)));
 }
 std::string named(const AcceptFinding& what) { return what.accept ? "accept a finding" : "no longer accept a finding"; }
 std::string named(const ApplyPreset& apply) { return "preset: " + lowered(presetNamed(apply.preset).label); }
@@ -228,7 +238,8 @@ std::string nameOf(const Operation& operation) {
 
 const Part& partAt(const Project& project, std::size_t part) {
   if (part >= project.parts.size())
-    throw Error(fmt::format("There is no part {}; the project has {}. Parts are counted from 0.", part, project.parts.size()));
+    throw Error(
+        fmt::format("There is no part {}; the project has {}. Parts are counted from 0.", part, project.parts.size()));
   return *project.parts[part];
 }
 

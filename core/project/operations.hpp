@@ -113,7 +113,8 @@ struct DecideSite {
   std::optional<Choice> choice = {};
   std::optional<Overrides> settings = {};
 };
-// Lets a finding be, with a note why, or no longer. The finding is the one with this code at this place, plate coordinates.
+// Lets a finding be, with a note why, or no longer. The finding is the one with this code at this place, plate
+// coordinates.
 struct AcceptFinding {
   int part = -1;  // −1: the plate
   std::string code;
@@ -137,9 +138,10 @@ struct ApplyPreset {
   std::optional<std::size_t> part = {};
 };
 
-using Operation = std::variant<AddParts, RemovePart, CopyPart, MirrorPart, ArrangeParts, PlacePart, LayFaceDown, MendPart,
-                               ReplaceMesh, LayMark, ClearDecisions, KeepFaceClean, AddZone, ChangeZone, CopyZone, RemoveZone, AddProp,
-                               ChangeProp, RemoveProp, DecideSite, AcceptFinding, ChangeSetting, ResetSetting, ApplyPreset>;
+using Operation =
+    std::variant<AddParts, RemovePart, CopyPart, MirrorPart, ArrangeParts, PlacePart, LayFaceDown, MendPart,
+                 ReplaceMesh, LayMark, ClearDecisions, KeepFaceClean, AddZone, ChangeZone, CopyZone, RemoveZone,
+                 AddProp, ChangeProp, RemoveProp, DecideSite, AcceptFinding, ChangeSetting, ResetSetting, ApplyPreset>;
 
 // As the Edit menu names it: "enforce stroke", "gap above 0.22 mm".
 std::string nameOf(const Operation& operation);
@@ -154,7 +156,8 @@ Part withMesh(const Part& part, const MeshPtr& mesh, const Progress& progress);
 // From the command line's JSON, see docs/formats/operations.md. Throws Error naming what is wrong.
 // settings say how large the plate is that parts are added to.
 Operation operationFrom(const nlohmann::json& json, const Settings& settings = {});
-// Whether a site, zone or prop may have a setting of its own: structure, branches, gaps, interface, body, graded layers and filaments.
+// Whether a site, zone or prop may have a setting of its own: structure, branches, gaps, interface, body, graded layers
+// and filaments.
 bool isLocal(std::string_view key);
 
 }  // namespace trellis

@@ -52,7 +52,8 @@ bool yesIn(const Json& json, const char* key) {
 
 std::size_t countIn(const Json& json, const char* key) {
   const double number = numberIn(json, key);
-  if (number < 0 || number != std::floor(number) || number > 1e6) throw Error(fmt::format("\"{}\" has to be a whole number from 0.", key));
+  if (number < 0 || number != std::floor(number) || number > 1e6)
+    throw Error(fmt::format("\"{}\" has to be a whole number from 0.", key));
   return static_cast<std::size_t>(number);
 }
 
@@ -98,15 +99,21 @@ Operation replaceFrom(const Json& json) {
 
 int axisFrom(const Json& json) {
   const std::string axis = textIn(json, "axis");
-  if (axis != "x" && axis != "y" && axis != "z") throw Error(fmt::format("\"axis\" cannot be {}. It can be x, y or z.", axis));
+  if (axis != "x" && axis != "y" && axis != "z")
+    throw Error(fmt::format("\"axis\" cannot be {}. It can be x, y or z.", axis));
   return axis[0] - 'x';
 }
 
 MendBy wayFrom(const Json& json) { return yesIn(json, "wrap") ? MendBy::wrap : MendBy::repair; }
 
 Operation placeFrom(const Json& json) {
-  return PlacePart{partIn(json), optionalVector(json, "position"), optionalVector(json, "rotate"),
-                   optionalVector(json, "scale"), optionalVector(json, "size"), optionalNumber(json, "lift"), yesIn(json, "drop")};
+  return PlacePart{partIn(json),
+                   optionalVector(json, "position"),
+                   optionalVector(json, "rotate"),
+                   optionalVector(json, "scale"),
+                   optionalVector(json, "size"),
+                   optionalNumber(json, "lift"),
+                   yesIn(json, "drop")};
 }
 
 std::vector<Vec3> pathFrom(const Json& json) {
@@ -122,7 +129,9 @@ double creaseIn(const Json& json) { return optionalNumber(json, "crease").value_
 Stroke strokeFrom(const Json& json) {
   const std::string brush = textIn(json, "with");
   if (brush == "ball") return BallStroke{pathFrom(json), numberIn(member(json, "radius"), "radius")};
-  if (brush == "sight") return SightStroke{pathFrom(json), numberIn(member(json, "radius"), "radius"), vectorIn(member(json, "eye"), "eye")};
+  if (brush == "sight")
+    return SightStroke{pathFrom(json), numberIn(member(json, "radius"), "radius"),
+                       vectorIn(member(json, "eye"), "eye")};
   if (brush == "face") return FaceStroke{vectorIn(member(json, "at"), "at"), creaseIn(json)};
   if (brush == "site") return SiteStroke{vectorIn(member(json, "at"), "at")};
   if (brush == "band") return BandStroke{numberIn(member(json, "from"), "from"), numberIn(member(json, "to"), "to")};
@@ -148,23 +157,35 @@ Operation markByLeanFrom(const Json& json) {
 
 Operation clearFrom(const Json& json) {
   return ClearDecisions{partIn(json), oneOf<Clearing>(textIn(json, "what"), "what",
-                                                      {{"marks", Clearing::marks}, {"enforce", Clearing::enforce}, {"block", Clearing::block}, {"clean_faces", Clearing::clean},
-                                                       {"zones", Clearing::zones}, {"props", Clearing::props}, {"sites", Clearing::sites}})};
+                                                      {{"marks", Clearing::marks},
+                                                       {"enforce", Clearing::enforce},
+                                                       {"block", Clearing::block},
+                                                       {"clean_faces", Clearing::clean},
+                                                       {"zones", Clearing::zones},
+                                                       {"props", Clearing::props},
+                                                       {"sites", Clearing::sites}})};
 }
 
 Operation cleanFaceFrom(const Json& json) {
-  return KeepFaceClean{partIn(json), {vectorIn(member(json, "at"), "at"), creaseIn(json)}, !json.contains("clean") || yesIn(json, "clean")};
+  return KeepFaceClean{partIn(json),
+                       {vectorIn(member(json, "at"), "at"), creaseIn(json)},
+                       !json.contains("clean") || yesIn(json, "clean")};
 }
 
 ZoneAs zoneAsFrom(const Json& json) {
-  return oneOf<ZoneAs>(textIn(json, "as"), "as", {{"enforce", ZoneAs::enforce}, {"block", ZoneAs::block}, {"keep_clear", ZoneAs::keepClear}});
+  return oneOf<ZoneAs>(textIn(json, "as"), "as",
+                       {{"enforce", ZoneAs::enforce}, {"block", ZoneAs::block}, {"keep_clear", ZoneAs::keepClear}});
 }
 
 Operation zoneFrom(const Json& json) {
   AddZone add{partIn(json), {}, {}};
   add.zone.as = zoneAsFrom(json);
   add.zone.shape = oneOf<ZoneShape>(textIn(json, "shape"), "shape",
-                                    {{"box", ZoneShape::box}, {"cylinder", ZoneShape::cylinder}, {"ball", ZoneShape::ball}, {"slab", ZoneShape::slab}, {"mesh", ZoneShape::mesh}});
+                                    {{"box", ZoneShape::box},
+                                     {"cylinder", ZoneShape::cylinder},
+                                     {"ball", ZoneShape::ball},
+                                     {"slab", ZoneShape::slab},
+                                     {"mesh", ZoneShape::mesh}});
   add.zone.lean = optionalNumber(json, "lean").value_or(add.zone.lean);
   add.zone.settings = overridesIn(json).value_or(Overrides());
   add.figures.centre = vectorIn(member(json, "center"), "center");
@@ -183,7 +204,8 @@ Operation zoneFrom(const Json& json) {
 Operation changeZoneFrom(const Json& json) {
   ChangeZone change{partIn(json), countIn(member(json, "zone"), "zone")};
   if (json.contains("center"))
-    change.figures = ZoneFigures{vectorIn(json["center"], "center"), vectorIn(member(json, "size"), "size"), optionalVector(json, "rotate").value_or(Vec3(Vec3::Zero()))};
+    change.figures = ZoneFigures{vectorIn(json["center"], "center"), vectorIn(member(json, "size"), "size"),
+                                 optionalVector(json, "rotate").value_or(Vec3(Vec3::Zero()))};
   if (json.contains("as")) change.as = zoneAsFrom(json);
   change.lean = optionalNumber(json, "lean");
   change.settings = overridesIn(json);
@@ -191,17 +213,21 @@ Operation changeZoneFrom(const Json& json) {
 }
 
 Operation propFrom(const Json& json) {
-  return AddProp{partIn(json), vectorIn(member(json, "at"), "at"), optionalNumber(json, "width").value_or(AddProp().width), overridesIn(json).value_or(Overrides())};
+  return AddProp{partIn(json), vectorIn(member(json, "at"), "at"),
+                 optionalNumber(json, "width").value_or(AddProp().width), overridesIn(json).value_or(Overrides())};
 }
 
 Operation changePropFrom(const Json& json) {
-  return ChangeProp{partIn(json), countIn(member(json, "prop"), "prop"), optionalVector(json, "at"), optionalNumber(json, "width"), overridesIn(json)};
+  return ChangeProp{partIn(json), countIn(member(json, "prop"), "prop"), optionalVector(json, "at"),
+                    optionalNumber(json, "width"), overridesIn(json)};
 }
 
 Operation siteFrom(const Json& json) {
   DecideSite decide{partIn(json), vectorIn(member(json, "at"), "at")};
   if (json.contains("choice"))
-    decide.choice = oneOf<Choice>(textIn(json, "choice"), "choice", {{"proposed", Choice::proposed}, {"enforce", Choice::enforce}, {"block", Choice::block}});
+    decide.choice =
+        oneOf<Choice>(textIn(json, "choice"), "choice",
+                      {{"proposed", Choice::proposed}, {"enforce", Choice::enforce}, {"block", Choice::block}});
   decide.settings = overridesIn(json);
   if (json.contains("structure")) {
     if (!decide.settings) decide.settings.emplace();
@@ -210,7 +236,9 @@ Operation siteFrom(const Json& json) {
   return decide;
 }
 
-std::optional<std::size_t> onePart(const Json& json) { return json.contains("part") ? std::optional(partIn(json)) : std::nullopt; }
+std::optional<std::size_t> onePart(const Json& json) {
+  return json.contains("part") ? std::optional(partIn(json)) : std::nullopt;
+}
 
 Operation setFrom(const Json& json) {
   const std::string key = textIn(json, "key");
@@ -244,12 +272,18 @@ Operation operationFrom(const Json& json, const Settings& settings) {
   if (what == "change_prop") return changePropFrom(json);
   if (what == "remove_prop") return RemoveProp{partIn(json), countIn(member(json, "prop"), "prop")};
   if (what == "site") return siteFrom(json);
-  if (what == "accept") return AcceptFinding{json.contains("part") ? static_cast<int>(partIn(json)) : -1, textIn(json, "code"), vectorIn(member(json, "at"), "at"),
-                                             json.contains("note") ? textIn(json, "note") : "", !json.contains("accept") || yesIn(json, "accept")};
+  if (what == "accept")
+    return AcceptFinding{json.contains("part") ? static_cast<int>(partIn(json)) : -1, textIn(json, "code"),
+                         vectorIn(member(json, "at"), "at"), json.contains("note") ? textIn(json, "note") : "",
+                         !json.contains("accept") || yesIn(json, "accept")};
   if (what == "set") return setFrom(json);
   if (what == "reset") return ResetSetting{textIn(json, "key"), onePart(json)};
-  throw Error(fmt::format("\"do\" cannot be {}. It can be add, remove_part, copy, mirror, arrange, place, lay_down, mend, replace, mark, mark_by_lean, "
-                          "clear, clean_face, zone, change_zone, copy_zone, remove_zone, prop, change_prop, remove_prop, site, remove, accept, set, reset or preset.", what));
+  throw Error(
+      fmt::format("\"do\" cannot be {}. It can be add, remove_part, copy, mirror, arrange, place, lay_down, mend, "
+                  "replace, mark, mark_by_lean, "
+                  "clear, clean_face, zone, change_zone, copy_zone, remove_zone, prop, change_prop, remove_prop, site, "
+                  "remove, accept, set, reset or preset.",
+                  what));
 }
 
 }  // namespace trellis

@@ -3,7 +3,9 @@
 
 namespace trellis {
 
-Settings settingsOf(const Project& project, std::size_t part) { return project.settings.with(project.parts[part]->settings); }
+Settings settingsOf(const Project& project, std::size_t part) {
+  return project.settings.with(project.parts[part]->settings);
+}
 
 MeshPtr placedTogether(const Project& project) {
   std::vector<Vec3f> corners;
@@ -22,7 +24,8 @@ std::vector<PartPtr> partsFrom(const std::vector<NamedMesh>& meshes, const Setti
   std::vector<PartPtr> parts;
   for (const NamedMesh& named : meshes) {
     Part part{named.name, named.mesh, {}};
-    part.placement.position = middle + named.mesh->bounds.center() - Vec3(box.center().x(), box.center().y(), box.min().z());
+    part.placement.position =
+        middle + named.mesh->bounds.center() - Vec3(box.center().x(), box.center().y(), box.min().z());
     parts.push_back(std::make_shared<const Part>(std::move(part)));
   }
   return parts;

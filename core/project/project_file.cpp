@@ -39,11 +39,20 @@ constexpr const char* rootRelations =
 std::string escaped(const std::string& text) {
   std::string out;
   for (const char c : text) switch (c) {
-      case '&': out += "&amp;"; break;
-      case '<': out += "&lt;"; break;
-      case '>': out += "&gt;"; break;
-      case '"': out += "&quot;"; break;
-      default: out += static_cast<unsigned char>(c) < 32 ? ' ' : c;
+      case '&':
+        out += "&amp;";
+        break;
+      case '<':
+        out += "&lt;";
+        break;
+      case '>':
+        out += "&gt;";
+        break;
+      case '"':
+        out += "&quot;";
+        break;
+      default:
+        out += static_cast<unsigned char>(c) < 32 ? ' ' : c;
     }
   return out;
 }
@@ -72,12 +81,15 @@ std::string modelXml(const Project& project, const MeshList& list) {
       "<metadata name=\"Application\">Meek Trellis " TRELLIS_VERSION "</metadata>\n<resources>\n";
   const auto out = std::back_inserter(xml);
   for (std::size_t i = 0; i < list.meshes.size(); ++i) {
-    const auto first = static_cast<std::size_t>(std::find(list.ofPart.begin(), list.ofPart.end(), i) - list.ofPart.begin());
-    fmt::format_to(out, "<object id=\"{}\" type=\"model\" name=\"{}\"><mesh><vertices>\n", i + 1, escaped(project.parts[first]->name));
+    const auto first =
+        static_cast<std::size_t>(std::find(list.ofPart.begin(), list.ofPart.end(), i) - list.ofPart.begin());
+    fmt::format_to(out, "<object id=\"{}\" type=\"model\" name=\"{}\"><mesh><vertices>\n", i + 1,
+                   escaped(project.parts[first]->name));
     for (const Vec3f& v : list.meshes[i]->vertices)
       fmt::format_to(out, "<vertex x=\"{:.9g}\" y=\"{:.9g}\" z=\"{:.9g}\"/>\n", v.x(), v.y(), v.z());
     xml += "</vertices><triangles>\n";
-    for (const Facet& f : list.meshes[i]->facets) fmt::format_to(out, "<triangle v1=\"{}\" v2=\"{}\" v3=\"{}\"/>\n", f[0], f[1], f[2]);
+    for (const Facet& f : list.meshes[i]->facets)
+      fmt::format_to(out, "<triangle v1=\"{}\" v2=\"{}\" v3=\"{}\"/>\n", f[0], f[1], f[2]);
     xml += "</triangles></mesh></object>\n";
   }
   xml += "</resources>\n<build>\n";
@@ -97,13 +109,16 @@ std::string attachmentRelations(const std::vector<std::string>& entries) {
       "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<Relationships "
       "xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\">\n";
   for (std::size_t i = 0; i < entries.size(); ++i)
-    xml += fmt::format("<Relationship Id=\"trellis{}\" Target=\"/{}\" Type=\"urn:meek-trellis:decisions:1\"/>\n", i, entries[i]);
+    xml += fmt::format("<Relationship Id=\"trellis{}\" Target=\"/{}\" Type=\"urn:meek-trellis:decisions:1\"/>\n", i,
+                       entries[i]);
   return xml + "</Relationships>\n";
 }
 
 Json toJson(const Vec3& v) { return {v.x(), v.y(), v.z()}; }
 
-Vec3 vectorFrom(const Json& json) { return {json.at(0).get<double>(), json.at(1).get<double>(), json.at(2).get<double>()}; }
+Vec3 vectorFrom(const Json& json) {
+  return {json.at(0).get<double>(), json.at(1).get<double>(), json.at(2).get<double>()};
+}
 
 std::string packMesh(const TriangleMesh& mesh) {
   ByteWriter out;
@@ -148,7 +163,8 @@ T numbered(const Json& word, const std::array<const char*, n>& names) {
   return static_cast<T>(found - names.begin());
 }
 
-MeshPtr meshIn(const std::string& entry, const ArchiveReader& archive, std::map<std::string, MeshPtr>& meshes, const std::string& name) {
+MeshPtr meshIn(const std::string& entry, const ArchiveReader& archive, std::map<std::string, MeshPtr>& meshes,
+               const std::string& name) {
   MeshPtr& mesh = meshes[entry];
   if (!mesh) mesh = unpackMesh(archive.read(entry), name + " (" + entry + ")");
   return mesh;
@@ -157,8 +173,10 @@ MeshPtr meshIn(const std::string& entry, const ArchiveReader& archive, std::map<
 Affine transformFrom(const Json& json) {
   Affine t = Affine::Identity();
   for (int column = 0; column < 4; ++column)
-    for (int row = 0; row < 3; ++row) t.matrix()(row, column) = json.at(static_cast<std::size_t>(column * 3 + row)).get<double>();
-  const bool fits = t.matrix().allFinite() && t.matrix().cwiseAbs().maxCoeff() < farthest && std::abs(t.linear().determinant()) > 1e-12;
+    for (int row = 0; row < 3; ++row)
+      t.matrix()(row, column) = json.at(static_cast<std::size_t>(column * 3 + row)).get<double>();
+  const bool fits = t.matrix().allFinite() && t.matrix().cwiseAbs().maxCoeff() < farthest &&
+                    std::abs(t.linear().determinant()) > 1e-12;
   if (!fits) throw Error("a zone in it has no room.");
   return t;
 }
@@ -172,20 +190,30 @@ Vec3 placeFrom(const Json& json) {
 std::vector<Accepted> acceptedFrom(const Json& json) {
   std::vector<Accepted> all;
   if (json.contains("accepted"))
-    for (const Json& saved : json.at("accepted")) all.push_back({saved.at("code").get<std::string>(), placeFrom(saved.at("at")), saved.at("note").get<std::string>()});
+    for (const Json& saved : json.at("accepted"))
+      all.push_back(
+          {saved.at("code").get<std::string>(), placeFrom(saved.at("at")), saved.at("note").get<std::string>()});
   return all;
 }
 
 void writeAccepted(Json& json, const std::vector<Accepted>& all) {
-  for (const Accepted& one : all) json["accepted"].push_back({{"code", one.code}, {"at", toJson(one.at)}, {"note", one.note}});
+  for (const Accepted& one : all)
+    json["accepted"].push_back({{"code", one.code}, {"at", toJson(one.at)}, {"note", one.note}});
 }
 
-void readDecisions(Part& part, const Json& json, const ArchiveReader& archive, std::map<std::string, MeshPtr>& meshes, const std::string& name, bool lenient) {
+void readDecisions(Part& part, const Json& json, const ArchiveReader& archive, std::map<std::string, MeshPtr>& meshes,
+                   const std::string& name, bool lenient) {
   const auto list = [&](const char* key) { return json.contains(key) ? json.at(key) : Json::array(); };
   try {
     for (const Json& saved : list("zones")) {
-      Zone zone{numbered<ZoneAs>(saved.at("as"), zoneNames), numbered<ZoneShape>(saved.at("shape"), shapeNames), transformFrom(saved.at("to_mesh")), {}, saved.at("lean").get<double>(), {}};
-      if (zone.shape == ZoneShape::mesh) zone.solid = meshIn(saved.at("solid").get<std::string>(), archive, meshes, name);
+      Zone zone{numbered<ZoneAs>(saved.at("as"), zoneNames),
+                numbered<ZoneShape>(saved.at("shape"), shapeNames),
+                transformFrom(saved.at("to_mesh")),
+                {},
+                saved.at("lean").get<double>(),
+                {}};
+      if (zone.shape == ZoneShape::mesh)
+        zone.solid = meshIn(saved.at("solid").get<std::string>(), archive, meshes, name);
       readOverrides(zone.settings, saved.value("settings", Json::object()), lenient, name);
       part.zones.push_back(std::move(zone));
     }
@@ -211,10 +239,13 @@ Json settingsJson(const Overrides& settings) {
 }
 
 // Solids of zones go into attachments of their own, so that no other program prints them.
-void writeDecisions(Json& json, const Part& part, std::size_t p, std::vector<std::pair<std::string, std::string>>& attachments) {
+void writeDecisions(Json& json, const Part& part, std::size_t p,
+                    std::vector<std::pair<std::string, std::string>>& attachments) {
   for (std::size_t z = 0; z < part.zones.size(); ++z) {
     const Zone& zone = part.zones[z];
-    Json saved{{"as", zoneNames[static_cast<std::size_t>(zone.as)]}, {"shape", shapeNames[static_cast<std::size_t>(zone.shape)]}, {"lean", zone.lean}};
+    Json saved{{"as", zoneNames[static_cast<std::size_t>(zone.as)]},
+               {"shape", shapeNames[static_cast<std::size_t>(zone.shape)]},
+               {"lean", zone.lean}};
     for (int column = 0; column < 4; ++column)
       for (int row = 0; row < 3; ++row) saved["to_mesh"].push_back(zone.toMesh.matrix()(row, column));
     if (zone.solid) {
@@ -234,18 +265,22 @@ void writeDecisions(Json& json, const Part& part, std::size_t p, std::vector<std
   }
 }
 
-Part readPart(const Json& json, const ArchiveReader& archive, std::map<std::string, MeshPtr>& meshes, const std::string& name, bool lenient) {
+Part readPart(const Json& json, const ArchiveReader& archive, std::map<std::string, MeshPtr>& meshes,
+              const std::string& name, bool lenient) {
   Part part;
   part.name = json.at("name").get<std::string>();
   const MeshPtr mesh = meshIn(json.at("mesh").get<std::string>(), archive, meshes, name);
   part.mesh = mesh;
-  part.placement = {vectorFrom(json.at("position")), vectorFrom(json.at("turn")), vectorFrom(json.at("scale")), json.value("rests", true)};
-  if (!part.placement.position.allFinite() || !part.placement.turn.allFinite() || (part.placement.scale.array() == 0).any())
+  part.placement = {vectorFrom(json.at("position")), vectorFrom(json.at("turn")), vectorFrom(json.at("scale")),
+                    json.value("rests", true)};
+  if (!part.placement.position.allFinite() || !part.placement.turn.allFinite() ||
+      (part.placement.scale.array() == 0).any())
     throw Error(name + " is damaged: it places " + part.name + " nowhere. Use an earlier copy.");
   if (json.contains("settings")) readOverrides(part.settings, json["settings"], lenient, name);
   if (json.contains("lost_marks"))
     for (const Json& lost : json["lost_marks"])
-      part.lostMarks.push_back({numbered<LostKind>(lost.at("as"), lostNames), lost.at("area_mm2").get<double>(), vectorFrom(lost.at("at"))});
+      part.lostMarks.push_back(
+          {numbered<LostKind>(lost.at("as"), lostNames), lost.at("area_mm2").get<double>(), vectorFrom(lost.at("at"))});
   for (const auto& [key, into] : {std::pair("marks", &part.marks), {"clean", &part.clean}}) {
     if (!json.contains(key)) continue;
     const auto entry = json.at(key).get<std::string>();
@@ -280,7 +315,8 @@ OpenedProject readProject(std::string_view bytes, const std::string& name) {
     project->accepted = acceptedFrom(decisions);
     std::map<std::string, MeshPtr> meshes;
     for (const Json& part : decisions.at("parts"))
-      project->parts.push_back(std::make_shared<const Part>(readPart(part, archive, meshes, name, opened.fromNewerVersion)));
+      project->parts.push_back(
+          std::make_shared<const Part>(readPart(part, archive, meshes, name, opened.fromNewerVersion)));
     opened.project = std::move(project);
     return opened;
   } catch (const Json::exception&) {
@@ -290,7 +326,9 @@ OpenedProject readProject(std::string_view bytes, const std::string& name) {
 
 std::string packProject(const Project& project) {
   const MeshList list = distinctMeshes(project);
-  Json decisions{{"format", projectFormat}, {"program", TRELLIS_VERSION}, {"settings", project.settings.toJson()},
+  Json decisions{{"format", projectFormat},
+                 {"program", TRELLIS_VERSION},
+                 {"settings", project.settings.toJson()},
                  {"parts", Json::array()}};
   writeAccepted(decisions, project.accepted);
   std::vector<std::pair<std::string, std::string>> attachments;
@@ -298,12 +336,18 @@ std::string packProject(const Project& project) {
     attachments.emplace_back(fmt::format("Trellis/mesh-{}.bin", i), packMesh(*list.meshes[i]));
   for (std::size_t p = 0; p < project.parts.size(); ++p) {
     const Part& part = *project.parts[p];
-    Json json{{"name", part.name}, {"object", list.ofPart[p] + 1}, {"mesh", attachments[list.ofPart[p]].first},
-              {"mesh_key", fmt::format("{:016x}", part.mesh->key)}, {"position", toJson(part.placement.position)},
-              {"turn", toJson(part.placement.turn)}, {"scale", toJson(part.placement.scale)}, {"rests", part.placement.rests}};
+    Json json{{"name", part.name},
+              {"object", list.ofPart[p] + 1},
+              {"mesh", attachments[list.ofPart[p]].first},
+              {"mesh_key", fmt::format("{:016x}", part.mesh->key)},
+              {"position", toJson(part.placement.position)},
+              {"turn", toJson(part.placement.turn)},
+              {"scale", toJson(part.placement.scale)},
+              {"rests", part.placement.rests}};
     for (const auto& [key, value] : part.settings) json["settings"][key] = toJson(value);
     for (const LostMarks& lost : part.lostMarks)
-      json["lost_marks"].push_back({{"as", lostNames[static_cast<std::size_t>(lost.kind)]}, {"area_mm2", lost.area}, {"at", toJson(lost.at)}});
+      json["lost_marks"].push_back(
+          {{"as", lostNames[static_cast<std::size_t>(lost.kind)]}, {"area_mm2", lost.area}, {"at", toJson(lost.at)}});
     for (const auto& [key, marks] : {std::pair("marks", part.marks.get()), {"clean", part.clean.get()}}) {
       if (marks->empty()) continue;
       attachments.emplace_back(fmt::format("Trellis/{}-{}.bin", key, p), packMarks(*marks));

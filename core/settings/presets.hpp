@@ -12,7 +12,7 @@ namespace trellis {
 enum class PresetKind { release, filament };
 
 struct Preset {
-  std::string name;   // as in files and on the command line
+  std::string name;  // as in files and on the command line
   PresetKind kind;
   std::string label;  // on screen
   std::string help;   // what it is for and what it costs

@@ -22,24 +22,29 @@ Error unfit(const SettingRow& row, const std::string& given) {
       return Error(fmt::format("{} cannot be {}. It can be {}{:g} to {:g}{}.", row.key, given,
                                row.kind == SettingKind::whole ? "a whole number from " : "", row.low, row.high, unit));
     }
-    case SettingKind::yesNo: return Error(fmt::format("{} cannot be {}. It can be true or false.", row.key, given));
+    case SettingKind::yesNo:
+      return Error(fmt::format("{} cannot be {}. It can be true or false.", row.key, given));
     case SettingKind::choice:
       return Error(fmt::format("{} cannot be {}. It can be {}.", row.key, given, fmt::join(row.choices, ", ")));
-    case SettingKind::text: break;
+    case SettingKind::text:
+      break;
   }
   return Error(fmt::format("{} has to be text.", row.key));
 }
 
 bool fits(const SettingRow& row, const SettingValue& value) {
   switch (row.kind) {
-    case SettingKind::yesNo: return std::holds_alternative<bool>(value);
-    case SettingKind::text: return std::holds_alternative<std::string>(value);
+    case SettingKind::yesNo:
+      return std::holds_alternative<bool>(value);
+    case SettingKind::text:
+      return std::holds_alternative<std::string>(value);
     case SettingKind::choice: {
       const auto* text = std::get_if<std::string>(&value);
       return text && std::find(row.choices.begin(), row.choices.end(), *text) != row.choices.end();
     }
     case SettingKind::number:
-    case SettingKind::whole: break;
+    case SettingKind::whole:
+      break;
   }
   const auto* number = std::get_if<double>(&value);
   if (!number || !std::isfinite(*number) || *number < row.low || *number > row.high) return false;

@@ -18,14 +18,14 @@ enum class SettingKind { number, whole, yesNo, choice, text };
 using SettingValue = std::variant<bool, double, std::string>;
 
 struct SettingRow {
-  std::string key;     // as in files and on the command line
+  std::string key;  // as in files and on the command line
   SettingKind kind;
-  std::string label;   // on screen
-  std::string unit;    // "mm", "°", "%", … or empty
+  std::string label;         // on screen
+  std::string unit;          // "mm", "°", "%", … or empty
   double low = 0, high = 0;  // permitted range of numbers, ends included
   SettingValue standard;     // the default
   std::vector<std::string> choices;
-  std::string help;    // what it does, which way to turn it, what it costs
+  std::string help;      // what it does, which way to turn it, what it costs
   bool perPart = false;  // a part may differ from the plate
 };
 

@@ -9,7 +9,8 @@ namespace {
 
 SettingRow number(std::string key, std::string label, std::string unit, double low, double high, double standard,
                   std::string help) {
-  return {std::move(key), SettingKind::number, std::move(label), std::move(unit), low, high, standard, {}, std::move(help)};
+  return {std::move(key), SettingKind::number, std::move(label), std::move(unit), low, high, standard, {},
+          std::move(help)};
 }
 
 SettingRow whole(std::string key, std::string label, double low, double high, double standard, std::string help) {
@@ -18,8 +19,8 @@ SettingRow whole(std::string key, std::string label, double low, double high, do
 
 SettingRow choice(std::string key, std::string label, std::vector<std::string> choices, std::string standard,
                   std::string help) {
-  return {std::move(key), SettingKind::choice, std::move(label), "", 0, 0, std::move(standard), std::move(choices),
-          std::move(help)};
+  return {std::move(key),      SettingKind::choice, std::move(label), "", 0, 0,
+          std::move(standard), std::move(choices),  std::move(help)};
 }
 
 SettingRow text(std::string key, std::string label, std::string standard, std::string help) {
@@ -38,84 +39,127 @@ void addLayers(std::vector<SettingRow>& rows) {
   rows.push_back(whole("skin.bottom", "Bottom skin", 0, 20, 3, "Solid layers over every lower surface."));
   rows.push_back(number("infill.density", "Infill", "%", 0, 100, 15,
                         "How much of the inside is filled. More is stiffer; less curls less."));
-  rows.push_back(whole("skirt.loops", "Skirt loops", 0, 10, 1, "Lines drawn round everything first, to prime the nozzle."));
-  rows.push_back(number("brim.width", "Brim", "mm", 0, 40, 0, "Lines on the plate around the part that hold its rim down. Wider holds better and has to be cut off."));
-  rows.push_back(number("brim.gap", "Brim gap", "mm", 0, 2, 0.1, "Daylight between brim and part. 0 holds firmest; a tenth tears off by hand."));
-  rows.push_back(choice("brim.side", "Brim on", {"outside", "inside", "both"}, "outside", "Around the outlines, in their holes, or both."));
-  rows.push_back(number("skirt.distance", "Skirt distance", "mm", 1, 30, 5, "Daylight between the skirt and the print."));
+  rows.push_back(
+      whole("skirt.loops", "Skirt loops", 0, 10, 1, "Lines drawn round everything first, to prime the nozzle."));
+  rows.push_back(
+      number("brim.width", "Brim", "mm", 0, 40, 0,
+             "Lines on the plate around the part that hold its rim down. Wider holds better and has to be cut off."));
+  rows.push_back(number("brim.gap", "Brim gap", "mm", 0, 2, 0.1,
+                        "Daylight between brim and part. 0 holds firmest; a tenth tears off by hand."));
+  rows.push_back(choice("brim.side", "Brim on", {"outside", "inside", "both"}, "outside",
+                        "Around the outlines, in their holes, or both."));
+  rows.push_back(
+      number("skirt.distance", "Skirt distance", "mm", 1, 30, 5, "Daylight between the skirt and the print."));
 }
 
 void addSupport(std::vector<SettingRow>& rows) {
-  rows.push_back({"support.on", SettingKind::yesNo, "Supports", "", 0, 0, true, {},
+  rows.push_back({"support.on",
+                  SettingKind::yesNo,
+                  "Supports",
+                  "",
+                  0,
+                  0,
+                  true,
+                  {},
                   "Whether any support is built. Marks are kept while it is off."});
   rows.push_back(choice("support.source", "Where", {"overhangs", "floating", "decisions"}, "overhangs",
                         "What asks for support: everything that leans too far and your decisions; only what begins "
                         "in mid-air and your decisions; or your decisions alone."));
-  rows.push_back(choice("support.footing", "Footing", {"plate", "any"}, "any",
-                        "What support may stand on: the plate only, which leaves no scars on upper surfaces, or plate and part."));
+  rows.push_back(
+      choice("support.footing", "Footing", {"plate", "any"}, "any",
+             "What support may stand on: the plate only, which leaves no scars on upper surfaces, or plate and part."));
   rows.push_back(number("support.free_lean", "Free lean", "°", 0, 89, 45,
                         "The greatest lean from vertical that prints without help. Higher asks for less support and "
                         "trusts the machine more."));
   rows.push_back(number("support.bridge_limit", "Bridge limit", "mm", 0, 100, 10,
-                        "The longest span between two walls that prints without help. Longer trusts the fan more; 0 supports every bridge."));
+                        "The longest span between two walls that prints without help. Longer trusts the fan more; 0 "
+                        "supports every bridge."));
   rows.push_back(number("support.gap.above", "Gap above", "mm", 0, 2, 0.2,
                         "Daylight between the support and the part over it, kept exactly. Wider comes off more easily "
                         "and leaves a rougher underside; about one layer is usual."));
-  rows.push_back(number("support.gap.below", "Gap below", "mm", 0, 2, 0.2,
-                        "Daylight between a support and the part it stands on. Wider leaves a fainter scar and a weaker foot."));
-  rows.push_back(number("support.gap.beside", "Gap beside", "mm", 0, 5, 0.5,
-                        "Daylight between a support and every wall it passes. Narrower reaches farther into corners and may stick."));
-  rows.push_back(number("support.gap.hold", "Hold gap", "mm", 0, 2, 0.1,
-                        "Daylight between a wall and the column that steadies it, over the height you marked. 0 touches."));
+  rows.push_back(
+      number("support.gap.below", "Gap below", "mm", 0, 2, 0.2,
+             "Daylight between a support and the part it stands on. Wider leaves a fainter scar and a weaker foot."));
+  rows.push_back(number(
+      "support.gap.beside", "Gap beside", "mm", 0, 5, 0.5,
+      "Daylight between a support and every wall it passes. Narrower reaches farther into corners and may stick."));
+  rows.push_back(
+      number("support.gap.hold", "Hold gap", "mm", 0, 2, 0.1,
+             "Daylight between a wall and the column that steadies it, over the height you marked. 0 touches."));
   rows.push_back(number("support.hold.tie_spacing", "Tie spacing", "mm", 0.2, 50, 3,
-                        "Height from one tie to the next: single lines that reach from a hold to the wall. Closer holds firmer and leaves more scars."));
+                        "Height from one tie to the next: single lines that reach from a hold to the wall. Closer "
+                        "holds firmer and leaves more scars."));
   rows.push_back(choice("support.structure", "Structure", {"normal", "tree"}, "normal",
-                        "Normal stands straight under what hangs, for broad flat undersides; a tree touches in small tips on branches that reach "
+                        "Normal stands straight under what hangs, for broad flat undersides; a tree touches in small "
+                        "tips on branches that reach "
                         "around the part, for small, curved and high ones."));
-  rows.push_back(number("support.tree.tip_spacing", "Tip spacing", "mm", 0.5, 10, 2,
-                        "The longest stretch between tips that has to bridge. About 2 mm is safe; wider touches less and sags more."));
-  rows.push_back(number("support.tree.tip_width", "Tip width", "mm", 0.8, 5, 2.4, "How wide a tip is where it touches. Wider carries more and leaves a larger scar."));
+  rows.push_back(number(
+      "support.tree.tip_spacing", "Tip spacing", "mm", 0.5, 10, 2,
+      "The longest stretch between tips that has to bridge. About 2 mm is safe; wider touches less and sags more."));
+  rows.push_back(number("support.tree.tip_width", "Tip width", "mm", 0.8, 5, 2.4,
+                        "How wide a tip is where it touches. Wider carries more and leaves a larger scar."));
   rows.push_back(number("support.tree.branch_lean", "Branch lean", "°", 15, 60, 40,
-                        "The most a branch leans from vertical. More reaches farther around the part and merges sooner; less prints more surely."));
-  rows.push_back(number("support.tree.trunk_width", "Trunk width", "mm", 0, 20, 0,
-                        "How thick a branch is where it stands; 0 follows from its height and what it carries. Thicker stands firmer."));
+                        "The most a branch leans from vertical. More reaches farther around the part and merges "
+                        "sooner; less prints more surely."));
+  rows.push_back(number(
+      "support.tree.trunk_width", "Trunk width", "mm", 0, 20, 0,
+      "How thick a branch is where it stands; 0 follows from its height and what it carries. Thicker stands firmer."));
   rows.push_back(whole("support.tree.walls", "Branch walls", 1, 4, 1, "Lines around a branch. Two stiffen long ones."));
-  rows.push_back(number("support.tree.inner_spacing", "Inner spacing", "mm", 0, 20, 0, "Daylight between lines inside a branch, which stiffen it; 0 leaves it hollow."));
-  rows.push_back(number("support.tree.foot_width", "Branch foot", "mm", 0, 40, 0, "How wide a branch is on the plate; 0 is twice the trunk."));
-  rows.push_back(number("support.tree.foot_height", "Foot height", "mm", 0, 20, 2, "From what height a branch spreads to its foot; 0 builds no foot."));
-  rows.push_back(choice("support.normal.outline", "Outline", {"close", "squared"}, "close",
-                        "Close follows the shadow of what hangs; squared builds square columns, which are sturdier and reach past it."));
-  rows.push_back(number("support.normal.column", "Column size", "mm", 0.8, 12, 4,
-                        "Of squared outlines. About 1 mm reaches into crevices, 2 to 4 mm is usual, more is for bulk."));
-  rows.push_back(whole("support.interface.upper.layers", "Interface layers", 0, 10, 3,
-                       "Denser layers right under the part. Two or three give an even face; none saves a little filament."));
+  rows.push_back(number("support.tree.inner_spacing", "Inner spacing", "mm", 0, 20, 0,
+                        "Daylight between lines inside a branch, which stiffen it; 0 leaves it hollow."));
+  rows.push_back(number("support.tree.foot_width", "Branch foot", "mm", 0, 40, 0,
+                        "How wide a branch is on the plate; 0 is twice the trunk."));
+  rows.push_back(number("support.tree.foot_height", "Foot height", "mm", 0, 20, 2,
+                        "From what height a branch spreads to its foot; 0 builds no foot."));
+  rows.push_back(choice(
+      "support.normal.outline", "Outline", {"close", "squared"}, "close",
+      "Close follows the shadow of what hangs; squared builds square columns, which are sturdier and reach past it."));
+  rows.push_back(
+      number("support.normal.column", "Column size", "mm", 0.8, 12, 4,
+             "Of squared outlines. About 1 mm reaches into crevices, 2 to 4 mm is usual, more is for bulk."));
+  rows.push_back(
+      whole("support.interface.upper.layers", "Interface layers", 0, 10, 3,
+            "Denser layers right under the part. Two or three give an even face; none saves a little filament."));
   rows.push_back(number("support.interface.upper.spacing", "Interface spacing", "mm", 0, 5, 0.45,
                         "Daylight between the interface's lines; 0 is solid. Wider comes off more easily, and shows "
                         "what is left to scrape off; narrower carries a smoother face."));
   rows.push_back(choice("support.interface.upper.pattern", "Upper lines", {"lines", "crossed", "concentric"}, "lines",
-                        "Lines peel off along one direction; crossed lines are firmer and carry fine detail; concentric follows the outline."));
-  rows.push_back(whole("support.interface.lower.layers", "Lower interface", 0, 10, 0,
-                       "Denser layers where a support stands on the part: an even seat that comes off in one, for a little filament."));
+                        "Lines peel off along one direction; crossed lines are firmer and carry fine detail; "
+                        "concentric follows the outline."));
+  rows.push_back(whole(
+      "support.interface.lower.layers", "Lower interface", 0, 10, 0,
+      "Denser layers where a support stands on the part: an even seat that comes off in one, for a little filament."));
   rows.push_back(number("support.interface.lower.spacing", "Lower spacing", "mm", 0, 5, 0.9,
                         "Daylight between the lower interface's lines. Usually wider than above."));
   rows.push_back(choice("support.interface.lower.pattern", "Lower lines", {"lines", "crossed", "concentric"}, "lines",
                         "As for the interface under the part."));
   rows.push_back(choice("support.body.pattern", "Body lines", {"lines", "crossed", "zigzag", "concentric"}, "lines",
-                        "Lines are quick; crossed lines carry fine detail; one zigzag pulls out as a ribbon; concentric follows the outline."));
-  rows.push_back(whole("support.graded.layers", "Graded layers", 0, 20, 0,
-                       "Layers of in-between density under the interface, so that it does not sag over a sparse body."));
-  rows.push_back(number("support.graded.density", "Graded density", "%", 50, 100, 65, "How full the graded layers are. About two thirds is usual."));
-  rows.push_back(whole("support.foot.layers", "Foot layers", 0, 20, 0, "Lowest layers that spread out on the plate, so that slender supports stay down."));
-  rows.push_back(number("support.foot.spread", "Foot spread", "mm", 0, 10, 1, "How far the lowest layer of a foot reaches past the support."));
+                        "Lines are quick; crossed lines carry fine detail; one zigzag pulls out as a ribbon; "
+                        "concentric follows the outline."));
+  rows.push_back(
+      whole("support.graded.layers", "Graded layers", 0, 20, 0,
+            "Layers of in-between density under the interface, so that it does not sag over a sparse body."));
+  rows.push_back(number("support.graded.density", "Graded density", "%", 50, 100, 65,
+                        "How full the graded layers are. About two thirds is usual."));
+  rows.push_back(whole("support.foot.layers", "Foot layers", 0, 20, 0,
+                       "Lowest layers that spread out on the plate, so that slender supports stay down."));
+  rows.push_back(number("support.foot.spread", "Foot spread", "mm", 0, 10, 1,
+                        "How far the lowest layer of a foot reaches past the support."));
   rows.push_back(choice("support.filament.interface", "Interface", {"first", "second"}, "first",
-                        "Which filament prints the interface. One that does not bond to the part's, or that water takes away, lets the gap be 0."));
+                        "Which filament prints the interface. One that does not bond to the part's, or that water "
+                        "takes away, lets the gap be 0."));
   rows.push_back(choice("support.filament.body", "Body", {"auto", "first", "second"}, "auto",
-                        "Under an interface that dissolves, the first filament wherever the piece can be pulled out whole and the second where only "
+                        "Under an interface that dissolves, the first filament wherever the piece can be pulled out "
+                        "whole and the second where only "
                         "water gets it out; or the first or second everywhere."));
   rows.push_back(whole("support.bed.layers", "Bed layers", 0, 20, 0,
-                       "Solid layers under everything, reaching past its outline, that hold the corners of wide flat parts down. Comes off with the support."));
-  rows.push_back(number("support.bed.reach", "Bed reach", "mm", 0, 40, 4, "How far the bed reaches past the outline. Farther holds corners down better."));
-  rows.push_back(number("support.bed.gap", "Bed gap", "mm", 0, 1, 0.2, "Daylight between the bed and what is printed on it. 0 bonds; about one layer comes off by hand."));
+                       "Solid layers under everything, reaching past its outline, that hold the corners of wide flat "
+                       "parts down. Comes off with the support."));
+  rows.push_back(number("support.bed.reach", "Bed reach", "mm", 0, 40, 4,
+                        "How far the bed reaches past the outline. Farther holds corners down better."));
+  rows.push_back(
+      number("support.bed.gap", "Bed gap", "mm", 0, 1, 0.2,
+             "Daylight between the bed and what is printed on it. 0 bonds; about one layer comes off by hand."));
   rows.push_back(number("support.body.spacing", "Body spacing", "mm", 0, 10, 2.2,
                         "Daylight between the lines of the support's body. 2 to 2.5 mm is usual; over 3 mm the "
                         "interface sags between them."));
@@ -124,24 +168,38 @@ void addSupport(std::vector<SettingRow>& rows) {
 }
 
 void addFeatures(std::vector<SettingRow>& rows) {
-  struct Row { const char *feature, *label; double speed, fan; };
-  const Row features[] = {{"part.wall.outer", "outer walls", 40, 100},   {"part.wall.inner", "inner walls", 60, 100},
-                          {"part.wall.steep", "walls that lean out", 25, 100}, {"part.skin", "skins", 60, 100},
-                          {"part.skin.carried", "skins right over support", 30, 100}, {"part.infill", "infill", 80, 80},
-                          {"part.bridge", "bridges", 25, 100},           {"support.body", "support bodies", 70, 80},
-                          {"support.interface.upper", "upper interfaces", 40, 100}, {"support.interface.lower", "lower interfaces", 40, 100},
-                          {"support.branch", "branches", 40, 80}, {"support.graded", "graded layers", 60, 80},   {"support.hold", "holds", 40, 80},
-                          {"support.foot", "feet of supports", 40, 50},  {"support.bed", "the bed", 50, 50},
-                          {"skirt", "the skirt", 40, 0},                 {"brim", "the brim", 40, 0},
+  struct Row {
+    const char *feature, *label;
+    double speed, fan;
+  };
+  const Row features[] = {{"part.wall.outer", "outer walls", 40, 100},
+                          {"part.wall.inner", "inner walls", 60, 100},
+                          {"part.wall.steep", "walls that lean out", 25, 100},
+                          {"part.skin", "skins", 60, 100},
+                          {"part.skin.carried", "skins right over support", 30, 100},
+                          {"part.infill", "infill", 80, 80},
+                          {"part.bridge", "bridges", 25, 100},
+                          {"support.body", "support bodies", 70, 80},
+                          {"support.interface.upper", "upper interfaces", 40, 100},
+                          {"support.interface.lower", "lower interfaces", 40, 100},
+                          {"support.branch", "branches", 40, 80},
+                          {"support.graded", "graded layers", 60, 80},
+                          {"support.hold", "holds", 40, 80},
+                          {"support.foot", "feet of supports", 40, 50},
+                          {"support.bed", "the bed", 50, 50},
+                          {"skirt", "the skirt", 40, 0},
+                          {"brim", "the brim", 40, 0},
                           {"prime", "the prime tower", 60, 80}};
   for (const Row& row : features)
-    rows.push_back(number(std::string("speed.") + row.feature, std::string("Speed of ") + row.label, "mm/s", 1, 500, row.speed,
-                          "Slower is neater and sticks better."));
-  rows.push_back(number("speed.first", "Speed of the first layer", "mm/s", 1, 500, 25, "The most any line of the first layer is printed at."));
+    rows.push_back(number(std::string("speed.") + row.feature, std::string("Speed of ") + row.label, "mm/s", 1, 500,
+                          row.speed, "Slower is neater and sticks better."));
+  rows.push_back(number("speed.first", "Speed of the first layer", "mm/s", 1, 500, 25,
+                        "The most any line of the first layer is printed at."));
   rows.push_back(number("speed.travel", "Travel speed", "mm/s", 1, 1000, 150, "Moves that print nothing."));
   for (const Row& row : features)
-    rows.push_back(number(std::string("fan.") + row.feature, std::string("Fan for ") + row.label, "%", 0, 100, row.fan,
-                          "More cools faster, for overhangs and bridges; less bonds layers better. Off on the first layer."));
+    rows.push_back(
+        number(std::string("fan.") + row.feature, std::string("Fan for ") + row.label, "%", 0, 100, row.fan,
+               "More cools faster, for overhangs and bridges; less bonds layers better. Off on the first layer."));
 }
 
 void addMachine(std::vector<SettingRow>& rows) {
@@ -150,39 +208,56 @@ void addMachine(std::vector<SettingRow>& rows) {
   rows.push_back(number("machine.depth", "Plate depth", "mm", 20, 2000, 210, "Along y."));
   rows.push_back(number("machine.height", "Height", "mm", 20, 2000, 220, "The highest a print can be."));
   rows.push_back(number("nozzle.width", "Nozzle", "mm", 0.1, 2, 0.4, "Bore of the nozzle."));
-  rows.push_back(number("machine.acceleration", "Acceleration", "mm/s²", 50, 50000, 1500, "For the time estimate; set it to what the machine is set to."));
+  rows.push_back(number("machine.acceleration", "Acceleration", "mm/s²", 50, 50000, 1500,
+                        "For the time estimate; set it to what the machine is set to."));
   rows.push_back(number("machine.corner", "Corner deviation", "mm", 0.001, 1, 0.02,
                         "How far the machine may round a corner; sets the speed it keeps there."));
   rows.push_back(number("retract.length", "Retraction", "mm", 0, 20, 0.8, "Filament pulled back before a travel."));
-  rows.push_back(number("retract.speed", "Retraction speed", "mm/s", 1, 200, 35, "How fast it is pulled back and pushed again."));
-  rows.push_back(number("retract.over", "Retract over", "mm", 0, 100, 3, "Shorter travels are made without retracting."));
-  rows.push_back(text("machine.start", "Start G-code",
-                      "M140 S{bed_temperature}\nM104 S{nozzle_temperature}\nG28\nM190 S{bed_temperature}\n"
-                      "M109 S{nozzle_temperature}\nG92 E0",
-                      "Printed before everything. {bed_temperature}, {nozzle_temperature} and {height} are filled in."));
+  rows.push_back(
+      number("retract.speed", "Retraction speed", "mm/s", 1, 200, 35, "How fast it is pulled back and pushed again."));
+  rows.push_back(
+      number("retract.over", "Retract over", "mm", 0, 100, 3, "Shorter travels are made without retracting."));
+  rows.push_back(
+      text("machine.start", "Start G-code",
+           "M140 S{bed_temperature}\nM104 S{nozzle_temperature}\nG28\nM190 S{bed_temperature}\n"
+           "M109 S{nozzle_temperature}\nG92 E0",
+           "Printed before everything. {bed_temperature}, {nozzle_temperature} and {height} are filled in."));
   rows.push_back(text("machine.end", "End G-code", "M104 S0\nM140 S0\nM106 S0\nG91\nG1 Z5 F600\nG90\nG28 X0 Y0\nM84",
                       "Printed after everything, with the same values filled in."));
   rows.push_back(text("machine.tool_change", "Tool change", "T{tool}\nM109 S{nozzle_temperature}",
-                      "Printed when the other filament's turn comes; {tool} is 0 or 1. The nozzle has been lifted off and pulled back."));
+                      "Printed when the other filament's turn comes; {tool} is 0 or 1. The nozzle has been lifted off "
+                      "and pulled back."));
   rows.push_back(number("machine.tool_change_time", "Tool change takes", "s", 0, 300, 12, "For the time estimate."));
   rows.push_back(number("prime.purge", "Purge", "mm³", 0, 500, 45,
-                        "What is printed into the prime tower after each tool change, until the new filament runs pure. 0 builds no tower."));
+                        "What is printed into the prime tower after each tool change, until the new filament runs "
+                        "pure. 0 builds no tower."));
   rows.push_back(text("filament.name", "Filament", "Potting PLA", "Its name, for the G-code's head."));
   rows.push_back(number("filament.diameter", "Diameter", "mm", 0.5, 4, 1.75, "Of both filaments."));
   rows.push_back(number("filament.density", "Filament density", "g/cm³", 0.3, 10, 1.24, "For the grams."));
   rows.push_back(number("filament.price", "Price", "/kg", 0, 10000, 22, "For the money, in your own currency."));
   rows.push_back(number("filament.stiffness", "Stiffness", "N/mm²", 1, 100000, 2000,
-                        "Young's modulus across layers: how little a tall part gives way to the nozzle. From memory; a soft filament has a hundredth of it."));
-  rows.push_back(number("filament.adhesion", "Hold on the plate", "N/mm²", 0.001, 100, 0.5,
-                        "What the plate holds before the print comes off. From memory; less on a cold or greasy plate."));
+                        "Young's modulus across layers: how little a tall part gives way to the nozzle. From memory; a "
+                        "soft filament has a hundredth of it."));
+  rows.push_back(
+      number("filament.adhesion", "Hold on the plate", "N/mm²", 0.001, 100, 0.5,
+             "What the plate holds before the print comes off. From memory; less on a cold or greasy plate."));
   rows.push_back(number("filament.nozzle_temperature", "Nozzle temperature", "°C", 0, 500, 210, "While printing."));
   rows.push_back(number("filament.bed_temperature", "Bed temperature", "°C", 0, 200, 60, "While printing."));
   rows.push_back(text("filament2.name", "Second filament", "Washaway", "Its name, for the G-code's head."));
-  rows.push_back({"filament2.soluble", SettingKind::yesNo, "Water takes it away", "", 0, 0, true, {}, "Whether the second filament dissolves in water."});
+  rows.push_back({"filament2.soluble",
+                  SettingKind::yesNo,
+                  "Water takes it away",
+                  "",
+                  0,
+                  0,
+                  true,
+                  {},
+                  "Whether the second filament dissolves in water."});
   rows.push_back(number("filament2.density", "Its density", "g/cm³", 0.3, 10, 1.22, "For the grams."));
   rows.push_back(number("filament2.price", "Its price", "/kg", 0, 10000, 85, "For the money, in your own currency."));
   rows.push_back(number("filament2.nozzle_temperature", "Its temperature", "°C", 0, 500, 205, "While printing."));
-  rows.push_back(number("filament2.speed", "Its top speed", "mm/s", 1, 500, 25, "The most any line is printed at with it. Soluble filaments are slow: common practice."));
+  rows.push_back(number("filament2.speed", "Its top speed", "mm/s", 1, 500, 25,
+                        "The most any line is printed at with it. Soluble filaments are slow: common practice."));
 }
 
 // Layers, speeds, the machine and the filament are the plate's; walls, skins, infill and supports may be a

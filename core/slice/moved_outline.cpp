@@ -30,12 +30,12 @@ Polygon withoutRepeats(const Polygon& outline) {
 
 // Of an outline; from and to are the ends of what is left of it when it is moved.
 struct OutlineMover::Edge {
-  Point corner;  // where it begins
+  Point corner;         // where it begins
   Vec2 along, outward;  // of length 1
   Vec2 from, to;        // units
   std::size_t before = 0, after = 0;
   std::optional<double> turn = {};  // radians to the edge after it, of corners whose edges between are gone
-  double length = 0;  // before it is moved
+  double length = 0;                // before it is moved
   // After which share of the distance nothing is left of it; 1 if something lasts. Not exact once a neighbour is gone.
   double lasts() const {
     const double left = (to - from).dot(along);
@@ -68,10 +68,12 @@ Polygon OutlineMover::withLoops(const Polygon& outline) const {
   const Polygon points = withoutRepeats(outline);
   if (points.size() < 3) return {};
   std::vector<Vec2> outward(points.size());  // of the edge that begins at each point
-  for (std::size_t i = 0; i < points.size(); ++i) outward[i] = -leftOf((asVector(points[(i + 1) % points.size()]) - asVector(points[i])).normalized());
+  for (std::size_t i = 0; i < points.size(); ++i)
+    outward[i] = -leftOf((asVector(points[(i + 1) % points.size()]) - asVector(points[i])).normalized());
   Polygon moved;
   moved.reserve(points.size() + 16);
-  for (std::size_t i = 0; i < points.size(); ++i) addCorner(points[i], outward[(i + points.size() - 1) % points.size()], outward[i], moved);
+  for (std::size_t i = 0; i < points.size(); ++i)
+    addCorner(points[i], outward[(i + points.size() - 1) % points.size()], outward[i], moved);
   return moved;
 }
 
@@ -83,12 +85,14 @@ bool OutlineMover::meetAtCorner(Edge& before, Edge& after) const {
   return true;
 }
 
-// The same for two edges between which one is gone. All in all they must still turn as an outline does that closes in, and
-// by less than half a turn: beyond that they meet on the wrong side.
+// The same for two edges between which one is gone. All in all they must still turn as an outline does that closes in,
+// and by less than half a turn: beyond that they meet on the wrong side.
 bool OutlineMover::meetOver(Edge& before, const Edge& gone, Edge& after) const {
-  constexpr double most = 3.0;  // radians
+  constexpr double most = 3.0;      // radians
   constexpr double farthest = 1e9;  // units: coordinates within that can be multiplied
-  const auto turned = [](const Edge& from, const Edge& to) { return from.turn.value_or(std::atan2(cross(from.along, to.along), from.along.dot(to.along))); };
+  const auto turned = [](const Edge& from, const Edge& to) {
+    return from.turn.value_or(std::atan2(cross(from.along, to.along), from.along.dot(to.along)));
+  };
   before.turn = turned(before, gone) + turned(gone, after);
   const double opening = delta_ > 0 ? *before.turn : -*before.turn, sine = cross(before.along, after.along);
   if (opening > arcStep_ || opening < -most || std::abs(sine) < 1e-3) return false;
@@ -176,7 +180,8 @@ bool collide(const Side& s, const Side& t) {
   if (s.bottom > t.top || t.bottom > s.top) return false;
   if (s.next == t.number || t.next == s.number) {
     const Side &first = s.next == t.number ? s : t, &second = s.next == t.number ? t : s;
-    return sideOf(first.a, first.b, second.b) == 0 && (asVector(first.b) - asVector(first.a)).dot(asVector(second.b) - asVector(second.a)) < 0;
+    return sideOf(first.a, first.b, second.b) == 0 &&
+           (asVector(first.b) - asVector(first.a)).dot(asVector(second.b) - asVector(second.a)) < 0;
   }
   return sideOf(s.a, s.b, t.a) * sideOf(s.a, s.b, t.b) <= 0 && sideOf(t.a, t.b, s.a) * sideOf(t.a, t.b, s.b) <= 0;
 }
@@ -187,7 +192,8 @@ bool sidesCollide(const Polygons& outlines) {
     for (std::size_t i = 0, first = sides.size(); i < outline.size(); ++i) {
       const bool isLast = i + 1 == outline.size();
       const Point &a = outline[i], &b = outline[isLast ? 0 : i + 1];
-      sides.push_back({a, b, std::min(a.X, b.X), std::max(a.X, b.X), std::min(a.Y, b.Y), std::max(a.Y, b.Y), first + i, isLast ? first : first + i + 1});
+      sides.push_back({a, b, std::min(a.X, b.X), std::max(a.X, b.X), std::min(a.Y, b.Y), std::max(a.Y, b.Y), first + i,
+                       isLast ? first : first + i + 1});
     }
   std::vector<std::pair<ClipperLib::cInt, std::size_t>> fromTheLeft;
   for (const Side& side : sides) fromTheLeft.emplace_back(side.left, side.number);
@@ -215,7 +221,8 @@ bool isSimple(const Polygons& outlines) {
     if (outline.size() < 3) return false;
     int around = 0;
     for (const Polygon& other : outlines)
-      if (&other != &outline && ClipperLib::PointInPolygon(outline.front(), other) != 0) around += ClipperLib::Orientation(other) ? 1 : -1;
+      if (&other != &outline && ClipperLib::PointInPolygon(outline.front(), other) != 0)
+        around += ClipperLib::Orientation(other) ? 1 : -1;
     if (around != (ClipperLib::Orientation(outline) ? 0 : 1)) return false;
   }
   return true;

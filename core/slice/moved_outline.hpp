@@ -16,8 +16,9 @@ class OutlineMover {
   // the offset (X. Chen, S. McMains, "Polygon offsetting by computing winding numbers", 2005).
   Polygon withLoops(const Polygon& outline) const;
 
-  // Edges that would turn over are left out and their neighbours meet instead, as a shrinking wavefront does. Nothing where
-  // that is not sure to be right: where the neighbours are parallel or turn back, or little of the outline remains.
+  // Edges that would turn over are left out and their neighbours meet instead, as a shrinking wavefront does. Nothing
+  // where that is not sure to be right: where the neighbours are parallel or turn back, or little of the outline
+  // remains.
   std::optional<Polygon> withoutTurnedEdges(const Polygon& outline) const;
 
  private:
@@ -31,8 +32,8 @@ class OutlineMover {
   double arcStep_;  // radians
 };
 
-// Whether no two edges of the outlines meet but at the corner they share, and everything is wound around once: inside outer
-// outlines and outside holes.
+// Whether no two edges of the outlines meet but at the corner they share, and everything is wound around once: inside
+// outer outlines and outside holes.
 bool isSimple(const Polygons& outlines);
 
 }  // namespace trellis

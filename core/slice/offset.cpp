@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Every outline is moved edge by edge. Where the moved outlines keep clear of each other they are the result; else it is what
-// they wind around at least once. The winding is Clipper's; its own offset makes a small loop at every concave corner, which
-// costs five to ten times more on the smooth outlines of organic parts.
+// Every outline is moved edge by edge. Where the moved outlines keep clear of each other they are the result; else it
+// is what they wind around at least once. The winding is Clipper's; its own offset makes a small loop at every concave
+// corner, which costs five to ten times more on the smooth outlines of organic parts.
 #include "core/slice/moved_outline.hpp"
 
 #include <algorithm>
@@ -20,7 +20,8 @@ double nearestEdge(const Polygons& outlines, const Point& p) {
   for (const Polygon& outline : outlines)
     for (std::size_t i = 0; i < outline.size(); ++i) {
       const Point &from = outline[i], &to = outline[(i + 1) % outline.size()];
-      const Vec2 a(static_cast<double>(from.X), static_cast<double>(from.Y)), along(static_cast<double>(to.X - from.X), static_cast<double>(to.Y - from.Y));
+      const Vec2 a(static_cast<double>(from.X), static_cast<double>(from.Y)),
+          along(static_cast<double>(to.X - from.X), static_cast<double>(to.Y - from.Y));
       const double t = along.squaredNorm() > 0 ? std::clamp((at - a).dot(along) / along.squaredNorm(), 0.0, 1.0) : 0;
       nearest = std::min(nearest, (a + t * along - at).norm());
     }
@@ -53,7 +54,8 @@ Polygons withoutClosing(const Polygons& outlines, double distance) {
   const double least = pi * distance * distance * unitsPerMm * unitsPerMm;
   Polygons result;
   for (const Polygon& outline : outlines)
-    if (const double area = ClipperLib::Area(outline) * (distance < 0 ? 1 : -1); area < 0 || area > least) result.push_back(outline);
+    if (const double area = ClipperLib::Area(outline) * (distance < 0 ? 1 : -1); area < 0 || area > least)
+      result.push_back(outline);
   return result;
 }
 

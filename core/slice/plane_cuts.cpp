@@ -23,7 +23,8 @@ std::vector<Vec3> clipped(const std::vector<Vec3>& polygon, double z, bool keepA
 
 void cutAtPlanes(const std::vector<Vec3>& polygon, const std::vector<double>& planes,
                  const std::function<void(std::size_t, Polygon)>& visit) {
-  const auto [lowest, highest] = std::minmax_element(polygon.begin(), polygon.end(), [](const Vec3& a, const Vec3& b) { return a.z() < b.z(); });
+  const auto [lowest, highest] =
+      std::minmax_element(polygon.begin(), polygon.end(), [](const Vec3& a, const Vec3& b) { return a.z() < b.z(); });
   const double low = lowest->z(), high = highest->z();
   const auto first = std::upper_bound(planes.begin(), planes.end(), low) - planes.begin();
   for (auto i = static_cast<std::size_t>(first); i < planes.size(); ++i) {

@@ -9,7 +9,8 @@ namespace trellis {
 
 inline std::uint64_t keyOf(const Polygons& polygons) {
   KeyBuilder key;
-  for (const Polygon& outline : polygons) key.add(outline.size()).addBytes(outline.data(), outline.size() * sizeof(Point));
+  for (const Polygon& outline : polygons)
+    key.add(outline.size()).addBytes(outline.data(), outline.size() * sizeof(Point));
   return key.key();
 }
 

@@ -32,8 +32,8 @@ struct Bounds {
   }
 };
 
-// What of an outline lies on one side of a limit along an axis; where it leaves, it runs along the limit (I. Sutherland,
-// G. Hodgman, "Reentrant polygon clipping", 1974).
+// What of an outline lies on one side of a limit along an axis; where it leaves, it runs along the limit (I.
+// Sutherland, G. Hodgman, "Reentrant polygon clipping", 1974).
 Polygon cutOff(const Polygon& outline, cInt Point::*axis, cInt limit, bool keepAbove) {
   cInt Point::*const other = axis == &Point::X ? &Point::Y : &Point::X;
   const auto kept = [&](const Point& p) { return keepAbove ? p.*axis >= limit : p.*axis <= limit; };
@@ -54,7 +54,8 @@ Polygon cutOff(const Polygon& outline, cInt Point::*axis, cInt limit, bool keepA
   return result;
 }
 
-// Outlines that wind around the places within the bounds as a does. What lies far outside has no say there, and costs time.
+// Outlines that wind around the places within the bounds as a does. What lies far outside has no say there, and costs
+// time.
 Polygons near(const Polygons& a, Bounds bounds) {
   constexpr cInt margin = 1000;
   bounds = {bounds.left - margin, bounds.bottom - margin, bounds.right + margin, bounds.top + margin};
@@ -104,7 +105,11 @@ Polygons openLines(ClipType how, const Polygons& lines, const Polygons& region) 
 class Stretch {
  public:
   Stretch(const Point& a, const Point& b)
-      : x_(static_cast<double>(a.X)), y_(static_cast<double>(a.Y)), dx_(static_cast<double>(b.X) - x_), dy_(static_cast<double>(b.Y) - y_), squared_(dx_ * dx_ + dy_ * dy_) {}
+      : x_(static_cast<double>(a.X)),
+        y_(static_cast<double>(a.Y)),
+        dx_(static_cast<double>(b.X) - x_),
+        dy_(static_cast<double>(b.Y) - y_),
+        squared_(dx_ * dx_ + dy_ * dy_) {}
   double distance(const Point& p) const {
     const double x = static_cast<double>(p.X) - x_, y = static_cast<double>(p.Y) - y_;
     const double along = x * dx_ + y * dy_;
@@ -176,7 +181,8 @@ Polygons subtract(const Polygons& a, const Polygons& b) {
 Polygons intersect(const Polygons& a, const Polygons& b) {
   if (a.empty() || b.empty()) return {};
   const Bounds ofA = wholeBounds(a), ofB = wholeBounds(b);
-  const Bounds both{std::max(ofA.left, ofB.left), std::max(ofA.bottom, ofB.bottom), std::min(ofA.right, ofB.right), std::min(ofA.top, ofB.top)};
+  const Bounds both{std::max(ofA.left, ofB.left), std::max(ofA.bottom, ofB.bottom), std::min(ofA.right, ofB.right),
+                    std::min(ofA.top, ofB.top)};
   if (!ofA.meets(ofB)) return {};
   const Polygons nearA = near(a, both), nearB = near(b, both);
   return nearA.empty() || nearB.empty() ? Polygons{} : combine(ctIntersection, nearA, nearB);
@@ -276,9 +282,8 @@ bool contains(const Polygons& a, const Point& p) {
 }
 
 Polygons withoutSpecks(Polygons a, double smallest) {
-  std::erase_if(a, [&](const Polygon& outline) {
-    return std::abs(Area(outline)) < smallest * unitsPerMm * unitsPerMm;
-  });
+  std::erase_if(a,
+                [&](const Polygon& outline) { return std::abs(Area(outline)) < smallest * unitsPerMm * unitsPerMm; });
   return a;
 }
 
@@ -289,7 +294,8 @@ Polygons withoutCrumbs(const Polygons& a, double smallest) {
     if (const double size = Area(outline); size >= 0 && size < least) crumbs.push_back(outline);
   if (crumbs.empty()) return a;
   for (const Polygon& outline : a)
-    if (const double size = Area(outline); size >= least || (size < 0 && !contains(crumbs, outline.front()))) result.push_back(outline);
+    if (const double size = Area(outline); size >= least || (size < 0 && !contains(crumbs, outline.front())))
+      result.push_back(outline);
   return result;
 }
 

@@ -63,8 +63,8 @@ Polygons simplified(const Polygons& a, double tolerance);
 // Connected pieces, each an outer outline followed by its holes, in a fixed order.
 std::vector<Polygons> components(const Polygons& a);
 
-double area(const Polygons& a);  // mm²
-Box2 boundsOf(const Polygons& a);  // mm
+double area(const Polygons& a);                    // mm²
+Box2 boundsOf(const Polygons& a);                  // mm
 bool contains(const Polygons& a, const Point& p);  // borders count as inside
 
 // Without the outlines that enclose less than smallest mm².

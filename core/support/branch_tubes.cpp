@@ -19,7 +19,8 @@ struct Belongs {
 };
 
 Belongs belongsTo(const SupportLayers& layers, const Vec3& at) {
-  const auto first = std::partition_point(layers.layers.begin(), layers.layers.end(), [&](const SupportLayer& layer) { return layer.top < at.z(); });
+  const auto first = std::partition_point(layers.layers.begin(), layers.layers.end(),
+                                          [&](const SupportLayer& layer) { return layer.top < at.z(); });
   for (auto layer = first; layer != layers.layers.end() && layer < first + 3; ++layer)
     for (const PieceRegion& region : layer->regions)
       if (boundsOf(region.area).contains(at.head<2>()) && contains(region.area, toPoint(at.x(), at.y())))
@@ -39,10 +40,18 @@ struct Ring {
 void addTube(std::vector<SolidVertex>& out, const Ring& upper, const Ring& lower, const Belongs& owner) {
   const auto vertex = [&](const Ring& ring, int side) {
     const double angle = 2 * pi * side / sides;
-    return SolidVertex{ring.at(side), Vec3f(static_cast<float>(std::cos(angle)), static_cast<float>(std::sin(angle)), 0), RegionKind::branch, owner.rules, owner.piece};
+    return SolidVertex{ring.at(side),
+                       Vec3f(static_cast<float>(std::cos(angle)), static_cast<float>(std::sin(angle)), 0),
+                       RegionKind::branch, owner.rules, owner.piece};
   };
   for (int side = 0; side < sides; ++side)
-    for (const auto& [ring, corner] : {std::pair(&lower, side), {&lower, side + 1}, {&upper, side + 1}, {&lower, side}, {&upper, side + 1}, {&upper, side}}) out.push_back(vertex(*ring, corner));
+    for (const auto& [ring, corner] : {std::pair(&lower, side),
+                                       {&lower, side + 1},
+                                       {&upper, side + 1},
+                                       {&lower, side},
+                                       {&upper, side + 1},
+                                       {&upper, side}})
+      out.push_back(vertex(*ring, corner));
 }
 
 }  // namespace
@@ -54,10 +63,12 @@ void addTubes(std::vector<SolidVertex>& out, const SupportLayers& layers, const 
     for (const BranchNode& node : tree->nodes) {
       if (node.below == BranchNode::none || node.falls) continue;
       const BranchNode& below = tree->nodes[node.below];
-      if (!drawn.insert({node.at.x(), node.at.y(), node.at.z(), below.at.x(), below.at.y(), below.at.z()}).second) continue;
+      if (!drawn.insert({node.at.x(), node.at.y(), node.at.z(), below.at.x(), below.at.y(), below.at.z()}).second)
+        continue;
       Ring upper{node.at, node.radius};
       if (node.tip != BranchNode::none) {
-        const double top = std::min(node.at.z(), tree->tips[node.tip].low), share = (node.at.z() - top) / (node.at.z() - below.at.z());
+        const double top = std::min(node.at.z(), tree->tips[node.tip].low),
+                     share = (node.at.z() - top) / (node.at.z() - below.at.z());
         if (top <= below.at.z()) continue;
         upper = {{node.at.x(), node.at.y(), top}, node.radius + share * (below.radius - node.radius)};
       }
@@ -75,8 +86,10 @@ TipZones::TipZones(const Trees& trees) {
 
 bool TipZones::holds(const PieceRegion& region, double top) const {
   const Box2 box = boundsOf(region.area);
-  return std::any_of(tips_.begin(), std::partition_point(tips_.begin(), tips_.end(), [&](const Tip& tip) { return tip.low < top - 1e-6; }),
-                     [&](const Tip& tip) { return top < tip.top + slopeSlack && box.exteriorDistance(tip.at) < tip.radius; });
+  return std::any_of(
+      tips_.begin(),
+      std::partition_point(tips_.begin(), tips_.end(), [&](const Tip& tip) { return tip.low < top - 1e-6; }),
+      [&](const Tip& tip) { return top < tip.top + slopeSlack && box.exteriorDistance(tip.at) < tip.radius; });
 }
 
 }  // namespace trellis

@@ -9,10 +9,12 @@ namespace trellis {
 
 using Trees = std::vector<std::shared_ptr<const Tree>>;  // by site; null where support is normal
 
-// Appends a tube for every branch, up to where its tips widen into what they carry. What several sites share is drawn once.
+// Appends a tube for every branch, up to where its tips widen into what they carry. What several sites share is drawn
+// once.
 void addTubes(std::vector<SolidVertex>& out, const SupportLayers& layers, const Trees& trees);
 
-// Whether a region of branch lies in some tip, over its lowest demand: there its own outline is looked at, not a tube's.
+// Whether a region of branch lies in some tip, over its lowest demand: there its own outline is looked at, not a
+// tube's.
 class TipZones {
  public:
   explicit TipZones(const Trees& trees);

@@ -20,8 +20,8 @@ std::vector<double> undersides(const LayerPlan& plan) {
 }
 
 // As Overhangs::demand, for another lean and within a region only.
-Polygons hangingIn(const Polygons& within, std::size_t i, double lean, const LayerPlan& plan, const std::vector<Polygons>& sections,
-                   const Overhangs& overhangs) {
+Polygons hangingIn(const Polygons& within, std::size_t i, double lean, const LayerPlan& plan,
+                   const std::vector<Polygons>& sections, const Overhangs& overhangs) {
   if (i == 0 || within.empty() || overhangs.steps[i].empty()) return {};
   const double reach = (plan.spans[i].middle() - plan.spans[i - 1].middle()) * std::tan(toRadians(lean));
   const Polygons hangs = withoutSpecks(subtract(sections[i], grow(sections[i - 1], reach)), smallest);
@@ -31,20 +31,26 @@ Polygons hangingIn(const Polygons& within, std::size_t i, double lean, const Lay
 
 ZoneClaim claimOf(const Zone& zone, const Affine& toPlate, const LayerPlan& plan, const std::vector<Polygons>& sections,
                   const Overhangs& overhangs, const Progress& progress) {
-  ZoneClaim claim{zone.as, zoneSections(zone, toPlate, undersides(plan), progress), std::vector<Polygons>(plan.count()), 0};
+  ZoneClaim claim{zone.as, zoneSections(zone, toPlate, undersides(plan), progress), std::vector<Polygons>(plan.count()),
+                  0};
   if (zone.as == ZoneAs::enforce)
-    parallelFor(plan.count(), progress, [&](std::size_t i) { claim.demand[i] = hangingIn(claim.within[i], i, zone.lean, plan, sections, overhangs); });
+    parallelFor(plan.count(), progress, [&](std::size_t i) {
+      claim.demand[i] = hangingIn(claim.within[i], i, zone.lean, plan, sections, overhangs);
+    });
   return claim;
 }
 
 Polygon discAt(const Vec3& at, double radius) {
   Polygon disc;
   constexpr int corners = 48;
-  for (int k = 0; k < corners; ++k) disc.push_back(toPoint(at.x() + radius * std::cos(2 * pi * k / corners), at.y() + radius * std::sin(2 * pi * k / corners)));
+  for (int k = 0; k < corners; ++k)
+    disc.push_back(
+        toPoint(at.x() + radius * std::cos(2 * pi * k / corners), at.y() + radius * std::sin(2 * pi * k / corners)));
   return disc;
 }
 
-PropClaim claimOf(const Prop& prop, const Affine& toPlate, const LayerPlan& plan, const std::vector<Polygons>& sections, const Overhangs& overhangs) {
+PropClaim claimOf(const Prop& prop, const Affine& toPlate, const LayerPlan& plan, const std::vector<Polygons>& sections,
+                  const Overhangs& overhangs) {
   const Vec3 at = toPlate * prop.at;
   PropClaim claim{std::vector<Polygons>(plan.count()), {}, {discAt(at, prop.width / 2)}, 0};
   double found = 0;
@@ -69,16 +75,18 @@ std::uint32_t siteNear(const Sites& sites, const Overhangs& overhangs, const Sur
   const Vec3 onPlate = surface.toMesh.inverse() * at;
   const double stretch = surface.toMesh.linear().norm();
   for (const std::uint32_t facet : surface.tree->facetsNear(at, 0.05 * stretch))  // at a rim, the side that hangs
-    if (sites.ofFacet[facet] != Sites::none && (nearestOnTriangle(surface.tree->mesh().corners(facet), at) - at).norm() < 0.05 * stretch) return sites.ofFacet[facet];
+    if (sites.ofFacet[facet] != Sites::none &&
+        (nearestOnTriangle(surface.tree->mesh().corners(facet), at) - at).norm() < 0.05 * stretch)
+      return sites.ofFacet[facet];
   for (std::uint32_t s = 0; s < sites.list.size(); ++s)
     for (const std::size_t k : sites.list[s].starts)
       if ((overhangs.starts[k].at - onPlate).norm() < pointing + std::sqrt(overhangs.starts[k].area)) return s;
   return Sites::none;
 }
 
-Claims findClaims(const Part& part, const Surface& surface, const LayerPlan& plan, const std::vector<Polygons>& sections,
-                  const Overhangs& overhangs, const Sites& sites, const std::function<std::size_t(const Overrides&)>& ownRules,
-                  const Progress& progress) {
+Claims findClaims(const Part& part, const Surface& surface, const LayerPlan& plan,
+                  const std::vector<Polygons>& sections, const Overhangs& overhangs, const Sites& sites,
+                  const std::function<std::size_t(const Overrides&)>& ownRules, const Progress& progress) {
   const Affine toPlate = surface.toMesh.inverse();
   Claims claims;
   for (const Zone& zone : part.zones) {

@@ -29,16 +29,16 @@ struct SiteClaim {
 };
 
 struct Claims {
-  std::vector<ZoneClaim> zones;  // as Part::zones
-  std::vector<PropClaim> props;  // as Part::props
-  std::vector<SiteClaim> sites;  // as Sites::list
+  std::vector<ZoneClaim> zones;        // as Part::zones
+  std::vector<PropClaim> props;        // as Part::props
+  std::vector<SiteClaim> sites;        // as Sites::list
   std::vector<std::size_t> placeless;  // of Part::sites, those with no site there
 };
 
 // ownRules gives the index of a set of settings: that of the part for none of its own.
-Claims findClaims(const Part& part, const Surface& surface, const LayerPlan& plan, const std::vector<Polygons>& sections,
-                  const Overhangs& overhangs, const Sites& sites, const std::function<std::size_t(const Overrides&)>& ownRules,
-                  const Progress& progress);
+Claims findClaims(const Part& part, const Surface& surface, const LayerPlan& plan,
+                  const std::vector<Polygons>& sections, const Overhangs& overhangs, const Sites& sites,
+                  const std::function<std::size_t(const Overrides&)>& ownRules, const Progress& progress);
 
 // The site at a place of the surface, in mesh coordinates; Sites::none where there is none.
 std::uint32_t siteNear(const Sites& sites, const Overhangs& overhangs, const Surface& surface, const Vec3& at);

@@ -13,10 +13,9 @@ constexpr double eps = 1e-7;  // mm
 
 std::pair<std::size_t, std::size_t> layersWithin(const LayerPlan& plan, double bottom, double top) {
   const auto& spans = plan.spans;
-  const auto first = std::partition_point(spans.begin(), spans.end(),
-                                          [&](const LayerSpan& s) { return s.top <= bottom + eps; });
-  const auto last =
-      std::partition_point(first, spans.end(), [&](const LayerSpan& s) { return s.bottom < top - eps; });
+  const auto first =
+      std::partition_point(spans.begin(), spans.end(), [&](const LayerSpan& s) { return s.top <= bottom + eps; });
+  const auto last = std::partition_point(first, spans.end(), [&](const LayerSpan& s) { return s.bottom < top - eps; });
   return {first - spans.begin(), last - spans.begin()};
 }
 
@@ -29,7 +28,8 @@ const Polygons& Clearance::besideOf(std::size_t l) {
   if (!asked && rules_.gapBeside == obstacles_.gapsBeside[site_.part]) return obstacles_.besides[l];
   Polygons& cached = besides_[l];
   if (cached.empty()) {
-    const Polygons walls = asked ? linesOutside(obstacles_.walls[l], grow(site_.beyondLean[l - site_.lowest], 0.01)) : obstacles_.walls[l];
+    const Polygons walls =
+        asked ? linesOutside(obstacles_.walls[l], grow(site_.beyondLean[l - site_.lowest], 0.01)) : obstacles_.walls[l];
     cached = unite(obstacles_.sections[l], around(walls, rules_.gapBeside + outlineSlack));
   }
   return cached;
@@ -40,7 +40,8 @@ const Polygons& Clearance::besideHold(std::size_t l) {
   Polygons& cached = besides_[l];
   if (cached.empty())
     cached = unite(grow(obstacles_.sections[l], rules_.gapHold),
-                   around(linesOutside(obstacles_.walls[l], grow(site_.layers[l - site_.lowest], 0.01)), rules_.gapBeside + outlineSlack));
+                   around(linesOutside(obstacles_.walls[l], grow(site_.layers[l - site_.lowest], 0.01)),
+                          rules_.gapBeside + outlineSlack));
   return cached;
 }
 

@@ -15,7 +15,8 @@ std::pair<std::size_t, std::size_t> layersWithin(const LayerPlan& plan, double b
 // Keeps what it found of a layer, so it serves one thread.
 class Clearance {
  public:
-  Clearance(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules) : site_(site), obstacles_(obstacles), rules_(rules) {}
+  Clearance(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules)
+      : site_(site), obstacles_(obstacles), rules_(rules) {}
 
   // Of a region that is to stand between two heights, what keeps the gaps below, above and beside.
   Polygons clearOfPart(const Polygons& reach, double bottom, double top);

@@ -23,7 +23,15 @@ class ColumnBuilder {
     Descent descent = tree ? letBranchesDown(site_, *tree, obstacles_, barred, rules_, clearance_, progress)
                            : letDown(site_, obstacles_, barred, rules_, clearance_, heights(), progress);
     steps_ = std::move(descent.steps);
-    column_ = {site_.rules, {}, {}, descent.wanted, descent.noRoom, descent.withoutFooting, descent.tooSteep, descent.slenderHeight, descent.slenderWidth};
+    column_ = {site_.rules,
+               {},
+               {},
+               descent.wanted,
+               descent.noRoom,
+               descent.withoutFooting,
+               descent.tooSteep,
+               descent.slenderHeight,
+               descent.slenderWidth};
     layInterface();
     if (site_.isHold()) {
       tie();
@@ -36,7 +44,8 @@ class ColumnBuilder {
 
  private:
   std::vector<double> heights() const {
-    return site_.isHold() ? planHoldHeights(obstacles_.plan, site_.highest(), rules_) : planHeights(obstacles_.plan, site_.lowest, site_.highest(), rules_);
+    return site_.isHold() ? planHoldHeights(obstacles_.plan, site_.highest(), rules_)
+                          : planHeights(obstacles_.plan, site_.lowest, site_.highest(), rules_);
   }
 
   const LayerSpan& span(std::size_t layer) const { return obstacles_.plan.spans[layer]; }
@@ -53,7 +62,8 @@ class ColumnBuilder {
         const Polygons above = layers == 0 ? step.whole() : q >= layers ? steps_[q - layers].reach : Polygons{};
         return step.rim.empty() ? above : unite(above, step.rim);
       };
-      uses_ = {standsUnder(count), graded > 0 ? standsUnder(count + graded) : Polygons{}, lowerAt(q), count > 0, graded > 0};
+      uses_ = {standsUnder(count), graded > 0 ? standsUnder(count + graded) : Polygons{}, lowerAt(q), count > 0,
+               graded > 0};
       emit(step.bottom, step.top, step.reach, footShare(q));
       uses_.lower = rules_.lowerLayers > 0 ? step.whole() : Polygons{};
       for (const Step::Landing& landing : step.landings) emit(landing.bottom, step.top, landing.reach, 0);
@@ -65,7 +75,8 @@ class ColumnBuilder {
     Polygons all;
     const auto layers = static_cast<std::size_t>(rules_.lowerLayers);
     for (std::size_t p = q + 1; p < steps_.size() && p < q + layers; ++p)
-      for (const Step::Landing& landing : steps_[p].landings) all.insert(all.end(), landing.reach.begin(), landing.reach.end());
+      for (const Step::Landing& landing : steps_[p].landings)
+        all.insert(all.end(), landing.reach.begin(), landing.reach.end());
     return all.empty() ? all : unite(all);
   }
 
@@ -120,8 +131,8 @@ class ColumnBuilder {
     if (uses_.hasGraded) divided_.graded = taken(divided_.body, uses_.deeper);
   }
 
-  // The interface takes half a line of what is beside it: where it is thin, or ragged from layer to layer, no line would
-  // lie there else.
+  // The interface takes half a line of what is beside it: where it is thin, or ragged from layer to layer, no line
+  // would lie there else.
   Polygons withRim(const Polygons& interface, const Polygons& reach) const {
     return interface.empty() || interface == reach ? interface : intersect(reach, grow(interface, rules_.lineWidth / 2));
   }
@@ -134,7 +145,8 @@ class ColumnBuilder {
     if (isTree_) (bottom < rules_.floor + rules_.thickest - eps ? slab.foot : slab.branch) = std::move(slab.body);
     if (footShare > 0) {
       const Polygons standing = unite(slab.body, slab.graded);
-      slab.foot = subtract(clearance_.clearOfPart(grow(standing, rules_.footSpread * footShare), bottom, top), slab.interface);
+      slab.foot =
+          subtract(clearance_.clearOfPart(grow(standing, rules_.footSpread * footShare), bottom, top), slab.interface);
       slab.body.clear();
       slab.graded.clear();
     }

@@ -11,28 +11,29 @@ namespace trellis {
 // A horizontal slab of support under one site.
 struct ColumnSlab {
   double bottom = 0, top = 0;  // mm
-  Polygons body;        // load-bearing bulk
-  Polygons interface;   // of the upper interface
-  Polygons graded = {}; // body of in-between density, right under the interface
-  Polygons lower = {};  // interface over the part it stands on
-  Polygons foot = {};   // the spread-out lowest layers on the plate
-  Polygons ties = {};   // of a hold, as open lines
-  Polygons branch = {}; // of a tree, instead of body
+  Polygons body;               // load-bearing bulk
+  Polygons interface;          // of the upper interface
+  Polygons graded = {};        // body of in-between density, right under the interface
+  Polygons lower = {};         // interface over the part it stands on
+  Polygons foot = {};          // the spread-out lowest layers on the plate
+  Polygons ties = {};          // of a hold, as open lines
+  Polygons branch = {};        // of a tree, instead of body
 };
 
 // Which use each of a slab's areas is; where slabs meet, the later wins.
 enum class RegionKind : std::uint8_t { body, branch, graded, foot, interfaceLower, interfaceUpper };
-inline constexpr std::array<Polygons ColumnSlab::*, 6> areasOfKind{&ColumnSlab::body, &ColumnSlab::branch, &ColumnSlab::graded, &ColumnSlab::foot, &ColumnSlab::lower,
-                                                                   &ColumnSlab::interface};
+inline constexpr std::array<Polygons ColumnSlab::*, 6> areasOfKind{&ColumnSlab::body,   &ColumnSlab::branch,
+                                                                   &ColumnSlab::graded, &ColumnSlab::foot,
+                                                                   &ColumnSlab::lower,  &ColumnSlab::interface};
 
 struct Column {
-  std::size_t rules = 0;  // of its site, into Build::rules
-  std::vector<ColumnSlab> slabs;  // highest first
+  std::size_t rules = 0;            // of its site, into Build::rules
+  std::vector<ColumnSlab> slabs;    // highest first
   std::vector<double> contactTops;  // heights, mm, at which a slab ends under the part
-  double wanted = 0;       // mm² of demand in plan
-  double noRoom = 0;       // mm² of it where the gaps leave less than the thinnest layer
-  double withoutFooting = 0;  // mm² of it given up because nothing allowed to stand on is under it
-  double tooSteep = 0;     // mm² of footing left out on slopes too steep to grip without an interface
+  double wanted = 0;                // mm² of demand in plan
+  double noRoom = 0;                // mm² of it where the gaps leave less than the thinnest layer
+  double withoutFooting = 0;        // mm² of it given up because nothing allowed to stand on is under it
+  double tooSteep = 0;              // mm² of footing left out on slopes too steep to grip without an interface
   double slenderHeight = 0, slenderWidth = 0;  // mm, of what stays too thin for its height; 0 if nothing does
 };
 
@@ -46,7 +47,8 @@ std::vector<double> planHeights(const LayerPlan& plan, std::size_t lowest, std::
 // The same beside a wall: the part's own boundaries from its top layer down.
 std::vector<double> planHoldHeights(const LayerPlan& plan, std::size_t highest, const SupportRules& rules);
 
-// Lets the site's demand down to its footing, along its branches if there is a tree, and divides what stands there by its uses. barred is up-facing surface where nothing may stand, all parts together, by the layer above it.
+// Lets the site's demand down to its footing, along its branches if there is a tree, and divides what stands there by
+// its uses. barred is up-facing surface where nothing may stand, all parts together, by the layer above it.
 Column buildColumn(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& barred,
                    const SupportRules& rules, const Tree* tree, const Progress& progress);
 

@@ -46,7 +46,8 @@ Polygons zoned(const Asked& asked, std::size_t layer, Polygons wanted) {
   for (const ZoneAs as : {ZoneAs::enforce, ZoneAs::block, ZoneAs::keepClear})  // the later wins
     for (const ZoneClaim& zone : asked.claims.zones)
       if (zone.as == as)
-        wanted = as == ZoneAs::enforce ? added(std::move(wanted), zone.demand[layer]) : takenAway(std::move(wanted), zone.within[layer]);
+        wanted = as == ZoneAs::enforce ? added(std::move(wanted), zone.demand[layer])
+                                       : takenAway(std::move(wanted), zone.within[layer]);
   return wanted;
 }
 
@@ -54,13 +55,16 @@ Polygons zoned(const Asked& asked, std::size_t layer, Polygons wanted) {
 Polygons wantedOf(const Asked& asked, std::size_t i) {
   Polygons wanted = zoned(asked, i, proposal(asked, i));
   const auto chosen = [&](Choice choice) {
-    return regionsOf(asked, i, [&](std::size_t s) { return s < asked.claims.sites.size() && asked.claims.sites[s].choice == choice; });
+    return regionsOf(asked, i, [&](std::size_t s) {
+      return s < asked.claims.sites.size() && asked.claims.sites[s].choice == choice;
+    });
   };
   wanted = takenAway(std::move(wanted), chosen(Choice::block));
   wanted = added(std::move(wanted), chosen(Choice::enforce));
   for (const PropClaim& prop : asked.claims.props) wanted = added(std::move(wanted), prop.demand[i]);
   wanted = takenAway(std::move(wanted), asked.marks.blocked[i]);
-  if (!asked.marks.enforced[i].empty()) wanted = unite(wanted, intersect(asked.overhangs.steps[i], asked.marks.enforced[i]));
+  if (!asked.marks.enforced[i].empty())
+    wanted = unite(wanted, intersect(asked.overhangs.steps[i], asked.marks.enforced[i]));
   return wanted;
 }
 
@@ -76,18 +80,21 @@ void noteBeyondLean(DemandSite& site, const Overhangs& overhangs) {
 
 class Divider {
  public:
-  Divider(const Asked& asked, const SupportRules& rules, const Progress& progress) : asked_(asked), rules_(rules), progress_(progress) {}
+  Divider(const Asked& asked, const SupportRules& rules, const Progress& progress)
+      : asked_(asked), rules_(rules), progress_(progress) {}
 
   std::vector<DemandSite> all() {
     rest_ = findDemand(asked_, progress_);
-    for (std::size_t k = 0; k < asked_.claims.props.size(); ++k) buildApart({CauseKind::prop, asked_.part, k}, asked_.claims.props[k]);
+    for (std::size_t k = 0; k < asked_.claims.props.size(); ++k)
+      buildApart({CauseKind::prop, asked_.part, k}, asked_.claims.props[k]);
     std::map<std::size_t, std::vector<std::size_t>> ownSites;  // by their settings
     for (std::size_t s = 0; s < asked_.claims.sites.size(); ++s)
       if (asked_.claims.sites[s].rules != asked_.part) ownSites[asked_.claims.sites[s].rules].push_back(s);
     for (const auto& [rules, sites] : ownSites)
       for (const std::size_t s : sites) {
         std::vector<Polygons> region(rest_.size());
-        for (std::size_t i = 0; i < region.size(); ++i) region[i] = regionsOf(asked_, i, [&](std::size_t other) { return other == s; });
+        for (std::size_t i = 0; i < region.size(); ++i)
+          region[i] = regionsOf(asked_, i, [&](std::size_t other) { return other == s; });
         takeOut({CauseKind::site, asked_.part, s}, region, rules, {});
       }
     for (std::size_t z = 0; z < asked_.claims.zones.size(); ++z)
@@ -146,7 +153,8 @@ class Divider {
         left -= shared;
       };
       for (const Sites::Stretch& stretch : asked_.sites.layers[i])
-        if (left > 1e-6 && boundsOf(stretch.region).intersects(boundsOf(layer))) add({CauseKind::site, asked_.part, stretch.site}, stretch.region);
+        if (left > 1e-6 && boundsOf(stretch.region).intersects(boundsOf(layer)))
+          add({CauseKind::site, asked_.part, stretch.site}, stretch.region);
       if (left < smallest + 1e-3 * whole) continue;
       Polygons beyond = subtract(layer, regionsOf(asked_, i, [](std::size_t) { return true; }));
       for (std::size_t z = 0; z < asked_.claims.zones.size(); ++z) {
@@ -161,7 +169,8 @@ class Divider {
   }
 
   void addHolds() {
-    const bool any = std::any_of(asked_.marks.walls.begin(), asked_.marks.walls.end(), [](const Polygons& lines) { return !lines.empty(); });
+    const bool any = std::any_of(asked_.marks.walls.begin(), asked_.marks.walls.end(),
+                                 [](const Polygons& lines) { return !lines.empty(); });
     if (any) addHold(asked_.marks.walls, asked_.part, {CauseKind::hold, asked_.part, 0});
   }
 
@@ -169,7 +178,8 @@ class Divider {
     for (DemandSite& hold : holdsBeside(walls, asked_, rules_, progress_)) {
       double sum = 0;
       for (std::size_t k = 0; k < hold.walls.size(); ++k)
-        for (const Polygon& line : hold.walls[k]) sum += (toMm(line.back()) - toMm(line.front())).norm() * asked_.plan.spans[hold.lowest + k].height();
+        for (const Polygon& line : hold.walls[k])
+          sum += (toMm(line.back()) - toMm(line.front())).norm() * asked_.plan.spans[hold.lowest + k].height();
       hold.rules = rules;
       hold.contacts = {{cause, sum}};
       if (cause.kind == CauseKind::hold) ++cause.index;
@@ -188,14 +198,17 @@ class Divider {
 
 std::vector<Polygons> findDemand(const Asked& asked, const Progress& progress) {
   std::vector<Polygons> demand(asked.overhangs.steps.size());
-  parallelFor(demand.size(), progress, [&](std::size_t i) { demand[i] = withoutSpecks(takenAway(wantedOf(asked, i), asked.clean.blocked[i]), smallest); });
+  parallelFor(demand.size(), progress, [&](std::size_t i) {
+    demand[i] = withoutSpecks(takenAway(wantedOf(asked, i), asked.clean.blocked[i]), smallest);
+  });
   return demand;
 }
 
 std::vector<Polygons> keptFree(const Asked& asked, const Progress& progress) {
   std::vector<Polygons> kept(asked.overhangs.steps.size());
   parallelFor(kept.size(), progress, [&](std::size_t i) {
-    if (!asked.clean.blocked[i].empty()) kept[i] = withoutSpecks(intersect(wantedOf(asked, i), asked.clean.blocked[i]), smallest);
+    if (!asked.clean.blocked[i].empty())
+      kept[i] = withoutSpecks(intersect(wantedOf(asked, i), asked.clean.blocked[i]), smallest);
   });
   return kept;
 }

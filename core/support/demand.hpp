@@ -26,13 +26,13 @@ struct Contact {
 // beside a wall.
 struct DemandSite {
   std::size_t part = 0;
-  std::size_t lowest = 0;         // layer of layers.front()
-  std::vector<Polygons> layers;   // one per layer from lowest on, none empty
+  std::size_t lowest = 0;            // layer of layers.front()
+  std::vector<Polygons> layers;      // one per layer from lowest on, none empty
   std::vector<Polygons> beyondLean;  // of each layer, what only a decision asks for; empty if that is nothing
-  std::size_t rules = 0;          // whose settings it is built by, into Build::rules
-  Polygons stout;                 // what its column fills besides, where nothing is in the way: a prop's width
-  std::vector<Polygons> walls;    // of a hold: the wall of each layer, as in MarkShadows
-  std::vector<Contact> contacts;  // by cause, ascending
+  std::size_t rules = 0;             // whose settings it is built by, into Build::rules
+  Polygons stout;                    // what its column fills besides, where nothing is in the way: a prop's width
+  std::vector<Polygons> walls;       // of a hold: the wall of each layer, as in MarkShadows
+  std::vector<Contact> contacts;     // by cause, ascending
   std::size_t highest() const { return lowest + layers.size() - 1; }
   bool isHold() const { return !walls.empty(); }
 };

@@ -13,35 +13,37 @@ namespace {
 
 constexpr double eps = 1e-7;  // mm
 constexpr double rise = WaysDown::rise;
-constexpr double turn = 0.24;       // of tangent per level: thirteen degrees near vertical
-constexpr double touch = 0.7;       // mm at which two branches may become one
-constexpr double arrival = 0.7;     // of a turn: how fast each may still drift where two meet
+constexpr double turn = 0.24;        // of tangent per level: thirteen degrees near vertical
+constexpr double touch = 0.7;        // mm at which two branches may become one
+constexpr double arrival = 0.7;      // of a turn: how fast each may still drift where two meet
 constexpr int reached = 7;           // levels below a neck in which a place that leads down is looked for
-constexpr double farthest = 24;     // mm between branches that still seek each other
-constexpr double worthwhile = 1.3;  // times the height it takes to meet another has to be left
-constexpr double thickening = 0.12; // mm of radius per mm of height, going down
-constexpr double thinning = 0.07;   // and where it gets tight again
+constexpr double farthest = 24;      // mm between branches that still seek each other
+constexpr double worthwhile = 1.3;   // times the height it takes to meet another has to be left
+constexpr double thickening = 0.12;  // mm of radius per mm of height, going down
+constexpr double thinning = 0.07;    // and where it gets tight again
 constexpr double loadExponent = 0.25;
-constexpr double sturdy = 1.1;       // times as thick as steadiness asks for: outlines are rounded, and branches begin thin
+constexpr double sturdy = 1.1;  // times as thick as steadiness asks for: outlines are rounded, and branches begin thin
 
 struct Agent {
   std::uint32_t node;
   Vec2 at, drift = Vec2::Zero();  // drift is mm sideways per level
-  double spread = 0;  // of the drifts it came from: it turns by so much less
+  double spread = 0;              // of the drifts it came from: it turns by so much less
   double load = 1;
   bool isOut = false;
 };
 
 class Grower {
  public:
-  Grower(const std::vector<Tip>& tips, const WaysDown& ways, const SupportRules& rules) : tips_(tips), ways_(ways), rules_(rules) {}
+  Grower(const std::vector<Tip>& tips, const WaysDown& ways, const SupportRules& rules)
+      : tips_(tips), ways_(ways), rules_(rules) {}
 
   Grove grow(const Progress& progress) {
     std::map<int, std::vector<Agent>> starts;
     for (std::uint32_t tip = 0; tip < tips_.size(); ++tip) plant(tip, starts);
     for (int level = starts.empty() ? 0 : starts.rbegin()->first; level > 0; --level) {
       progress.check();
-      if (const auto fresh = starts.find(level); fresh != starts.end()) agents_.insert(agents_.end(), fresh->second.begin(), fresh->second.end());
+      if (const auto fresh = starts.find(level); fresh != starts.end())
+        agents_.insert(agents_.end(), fresh->second.begin(), fresh->second.end());
       descend(level);
     }
     sortDownward();
@@ -76,7 +78,8 @@ class Grower {
       const double drop = neck - ways_.heightOf(level);
       const auto start = ways_.nearestWay(level, at, std::max(0.0, drop - 0.3) * ways_.reach() / rise);
       if (!start) continue;
-      const std::uint32_t node = addBelow(from, *start, ways_.heightOf(level), neckRadius(rules_), ways_.room(level, *start));
+      const std::uint32_t node =
+          addBelow(from, *start, ways_.heightOf(level), neckRadius(rules_), ways_.room(level, *start));
       return starts[level].push_back({node, *start, (*start - at) * std::min(rise / drop, 1.0)});
     }
     fall(from, at);
@@ -116,7 +119,9 @@ class Grower {
     for (std::size_t i = 0; i < agents_.size(); ++i) {
       near.clear();
       for (std::size_t j = 0; j < agents_.size(); ++j)
-        if (const double away = (agents_[i].at - agents_[j].at).norm(); j != i && away < farthest && worthwhile * dropFor(away) < level) near.emplace_back(away, j);
+        if (const double away = (agents_[i].at - agents_[j].at).norm();
+            j != i && away < farthest && worthwhile * dropFor(away) < level)
+          near.emplace_back(away, j);
       std::sort(near.begin(), near.end());
       constexpr std::size_t asked = 4;
       for (std::size_t k = 0; k < near.size() && k < asked; ++k)
@@ -170,7 +175,9 @@ class Grower {
   // Whether two may go on from one place without a kink, before it and after.
   bool fit(const Agent& a, const Agent& b, const Vec2& at) const {
     const Vec2 ofA = at - a.at, ofB = at - b.at;
-    return (ofA - a.drift).norm() < turn - a.spread && (ofB - b.drift).norm() < turn - b.spread && (ofA - ofB).norm() < 2 * arrival * turn && std::max(ofA.norm(), ofB.norm()) < ways_.reach() / WaysDown::steepness;
+    return (ofA - a.drift).norm() < turn - a.spread && (ofB - b.drift).norm() < turn - b.spread &&
+           (ofA - ofB).norm() < 2 * arrival * turn &&
+           std::max(ofA.norm(), ofB.norm()) < ways_.reach() / WaysDown::steepness;
   }
 
   // All take their step; those that meet go on as one.
@@ -207,7 +214,8 @@ class Grower {
   void sortDownward() {
     std::vector<std::uint32_t> order(grove_.nodes.size()), place(order.size());
     for (std::uint32_t k = 0; k < order.size(); ++k) order[k] = k;
-    std::stable_sort(order.begin(), order.end(), [&](std::uint32_t a, std::uint32_t b) { return grove_.nodes[a].at.z() > grove_.nodes[b].at.z(); });
+    std::stable_sort(order.begin(), order.end(),
+                     [&](std::uint32_t a, std::uint32_t b) { return grove_.nodes[a].at.z() > grove_.nodes[b].at.z(); });
     std::vector<BranchNode> nodes;
     for (std::uint32_t k = 0; k < order.size(); ++k) {
       place[order[k]] = k;
@@ -253,7 +261,8 @@ class Grower {
     for (int pass = 0; pass < passes && any; ++pass) {
       any = false;
       for (std::uint32_t k = 0; k < nodes.size(); ++k)
-        if (nodes[k].room > 0 && nodes[k].below != BranchNode::none && !above_[k].empty() && kinkAt(k) > turn) any = straighten(k) || any;
+        if (nodes[k].room > 0 && nodes[k].below != BranchNode::none && !above_[k].empty() && kinkAt(k) > turn)
+          any = straighten(k) || any;
     }
   }
 
@@ -273,7 +282,8 @@ class Grower {
     return false;
   }
 
-  // From the tips down by load and height, as far as there is room, and never suddenly; then up again, where it gets tight.
+  // From the tips down by load and height, as far as there is room, and never suddenly; then up again, where it gets
+  // tight.
   void thicken() {
     std::vector<BranchNode>& nodes = grove_.nodes;
     std::vector<double> load(nodes.size(), 0), gradual(nodes.size(), neckRadius(rules_));
@@ -281,17 +291,20 @@ class Grower {
     for (std::size_t k = 0; k < nodes.size(); ++k) {
       BranchNode& node = nodes[k];
       node.top = std::max(node.top, node.at.z() - rules_.floor);
-      if (node.tip == BranchNode::none) node.radius = std::min(gradual[k], branchRadius(node.top, node.at.z() - rules_.floor, load[k], rules_));
+      if (node.tip == BranchNode::none)
+        node.radius = std::min(gradual[k], branchRadius(node.top, node.at.z() - rules_.floor, load[k], rules_));
       if (node.room > 0) node.radius = std::max(neckRadius(rules_), std::min(node.radius, node.room));
       if (node.below == BranchNode::none) continue;
       const double grown = nodes[node.below].room > 0 ? thickening * (node.at.z() - nodes[node.below].at.z()) : 0;
       load[node.below] += load[k];
       nodes[node.below].top = std::max(nodes[node.below].top, node.top);
-      gradual[node.below] = std::max(gradual[node.below], (node.tip != BranchNode::none ? neckRadius(rules_) : node.radius) + grown);
+      gradual[node.below] =
+          std::max(gradual[node.below], (node.tip != BranchNode::none ? neckRadius(rules_) : node.radius) + grown);
     }
     for (std::size_t k = nodes.size(); k-- > 0;)
       if (nodes[k].below != BranchNode::none && nodes[k].tip == BranchNode::none)
-        nodes[k].radius = std::min(nodes[k].radius, nodes[nodes[k].below].radius + thinning * (nodes[k].at.z() - nodes[nodes[k].below].at.z()));
+        nodes[k].radius = std::min(nodes[k].radius, nodes[nodes[k].below].radius +
+                                                        thinning * (nodes[k].at.z() - nodes[nodes[k].below].at.z()));
   }
 
   // What ends on the floor spreads evenly over the height of a foot, however few nodes that has; short branches less.
@@ -304,13 +317,16 @@ class Grower {
       if (node.below != BranchNode::none)
         spread[k] = spread[node.below];
       else if (node.room > 0)
-        spread[k] = std::max(0.0, (rules_.footWidth > 0 ? rules_.footWidth / 2 : node.radius + std::min(node.radius, node.top / 10)) - node.radius);
+        spread[k] = std::max(
+            0.0, (rules_.footWidth > 0 ? rules_.footWidth / 2 : node.radius + std::min(node.radius, node.top / 10)) -
+                     node.radius);
       const double height = node.at.z() - rules_.floor;
       if (height < rules_.footHeight) node.radius += spread[k] * (1 - height / rules_.footHeight);
     }
   }
 
-  static constexpr double slopeSlack = 0.3;  // mm a tip reaches over its highest known place: places are a lattice apart
+  static constexpr double slopeSlack =
+      0.3;  // mm a tip reaches over its highest known place: places are a lattice apart
 
   const std::vector<Tip>& tips_;
   const WaysDown& ways_;
@@ -329,7 +345,8 @@ double branchRadius(double top, double height, double load, const SupportRules& 
   return std::max(tip * std::pow(load, loadExponent), sturdy * (top - height) * leastSteadiness / 2);
 }
 
-Grove growGrove(const std::vector<Tip>& tips, const WaysDown& ways, const SupportRules& rules, const Progress& progress) {
+Grove growGrove(const std::vector<Tip>& tips, const WaysDown& ways, const SupportRules& rules,
+                const Progress& progress) {
   return Grower(tips, ways, rules).grow(progress);
 }
 

@@ -21,18 +21,20 @@ struct BranchNode {
 
 // The branches of all sites that share rules.
 struct Grove {
-  std::vector<BranchNode> nodes;  // each after those that lie on it
+  std::vector<BranchNode> nodes;    // each after those that lie on it
   std::vector<std::uint32_t> tops;  // of each tip, its node
 };
 
-// Tips go straight down until they are clear of what they carry. From there on branches descend level by level together: each
-// turns towards its nearest neighbour it can meet, gently enough that no kink exceeds fifteen degrees from one millimetre to
-// the next, and the two go on as one; where there is none it takes the cheapest way down. Merging in pairs after J. Vanek,
-// J. Galicia, B. Benes, "Clever Support: Efficient Support Structure Generation for Digital Fabrication" (2014), here with ways
-// known beforehand to lead around the part and with branches that have momentum. Radii: the load's as in R. Schmidt, N. Umetani,
-// "Branching Support Structures for 3D Printing" (2014) only in that they thicken downward; exponent and taper are our own.
-// Where no way leads down, a branch goes straight to whatever is below.
-Grove growGrove(const std::vector<Tip>& tips, const WaysDown& ways, const SupportRules& rules, const Progress& progress);
+// Tips go straight down until they are clear of what they carry. From there on branches descend level by level
+// together: each turns towards its nearest neighbour it can meet, gently enough that no kink exceeds fifteen degrees
+// from one millimetre to the next, and the two go on as one; where there is none it takes the cheapest way down.
+// Merging in pairs after J. Vanek, J. Galicia, B. Benes, "Clever Support: Efficient Support Structure Generation for
+// Digital Fabrication" (2014), here with ways known beforehand to lead around the part and with branches that have
+// momentum. Radii: the load's as in R. Schmidt, N. Umetani, "Branching Support Structures for 3D Printing" (2014) only
+// in that they thicken downward; exponent and taper are our own. Where no way leads down, a branch goes straight to
+// whatever is below.
+Grove growGrove(const std::vector<Tip>& tips, const WaysDown& ways, const SupportRules& rules,
+                const Progress& progress);
 
 // mm a branch is to have at a height, for the highest of the tips it carries, both over the floor, and their number.
 double branchRadius(double top, double height, double load, const SupportRules& rules);

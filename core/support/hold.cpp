@@ -34,7 +34,8 @@ Polygons bandOf(const Polygons& walls, double reach) {
 
 }  // namespace
 
-std::vector<DemandSite> holdsBeside(const std::vector<Polygons>& walls, const Asked& asked, const SupportRules& rules, const Progress& progress) {
+std::vector<DemandSite> holdsBeside(const std::vector<Polygons>& walls, const Asked& asked, const SupportRules& rules,
+                                    const Progress& progress) {
   std::vector<Polygons> bands(walls.size());
   const double reach = std::max(rules.gapBeside, rules.gapHold) + 2 * rules.lineWidth;
   parallelFor(walls.size(), progress, [&](std::size_t i) { bands[i] = bandOf(walls[i], reach); });
@@ -65,9 +66,11 @@ Polygons tiesAt(const Polygons& walls, const SupportRules& rules) {
   double passed = 0;
   for (const auto& [a, b] : lines) {
     const double length = (b - a).norm();
-    for (double next = (static_cast<double>(ties.size()) + 0.5) * total / count; next < passed + length; next += total / count) {
+    for (double next = (static_cast<double>(ties.size()) + 0.5) * total / count; next < passed + length;
+         next += total / count) {
       const Vec2 foot = a + (b - a) * ((next - passed) / length), out = outwardOf(a, b);
-      ties.push_back({toPoint(Vec2(foot + out * (rules.lineWidth / 2 - bonding))), toPoint(Vec2(foot + out * (rules.gapHold + rules.lineWidth)))});
+      ties.push_back({toPoint(Vec2(foot + out * (rules.lineWidth / 2 - bonding))),
+                      toPoint(Vec2(foot + out * (rules.gapHold + rules.lineWidth)))});
     }
     passed += length;
   }

@@ -11,16 +11,21 @@ namespace trellis {
 
 namespace {
 
-constexpr double eps = 1e-7;  // mm
-constexpr double roughness = 0.05;  // mm a free outline may move: the rim of a slope is ragged, and nobody prints that
+constexpr double eps = 1e-7;         // mm
+constexpr double roughness = 0.05;   // mm a free outline may move: the rim of a slope is ragged, and nobody prints that
 constexpr double smoothing = 0.004;  // mm an outline may move; without it corners pile up from layer to layer
 
 class Letting {
  public:
   // slender, if given, widens what is too thin.
-  Letting(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& barred, const SupportRules& rules,
-          Clearance& clearance, const SlenderColumns* slender)
-      : site_(site), obstacles_(obstacles), rules_(rules), clearance_(clearance), ground_{obstacles, barred, rules, clearance}, slender_(slender) {}
+  Letting(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& barred,
+          const SupportRules& rules, Clearance& clearance, const SlenderColumns* slender)
+      : site_(site),
+        obstacles_(obstacles),
+        rules_(rules),
+        clearance_(clearance),
+        ground_{obstacles, barred, rules, clearance},
+        slender_(slender) {}
 
   Descent run(const std::vector<double>& heights, const Progress& progress) {
     descent_ = begin(site_, ground_);
@@ -36,7 +41,8 @@ class Letting {
       if (slender_) widen(reach, step);
       descent_.tooSteep += land(step, reach, ground_);
       const double before = area(reach);
-      Polygons cleared = withoutCrumbs(simplified(clearance_.clearOfPart(reach, step.bottom, step.top), smoothing), speck());
+      Polygons cleared =
+          withoutCrumbs(simplified(clearance_.clearOfPart(reach, step.bottom, step.top), smoothing), speck());
       const double loss = before - area(cleared);
       if (site_.isHold() && loss > speck() / 10) cleared = besideFlare(reach, loss, step);
       if (loss > 1e-4 * std::min(1.0, before)) reach = std::move(cleared);  // else a straight column stays as it is
@@ -71,7 +77,8 @@ class Letting {
 
   // What opening takes is thin, or a corner: corners lie near to what it leaves.
   Polygons thinnerThan(double width, const Polygons& reach) const {
-    return withoutSpecks(subtract(reach, grow(opened(reach, width * 0.49), width / 4)), rules_.lineWidth * rules_.lineWidth / 20);
+    return withoutSpecks(subtract(reach, grow(opened(reach, width * 0.49), width / 4)),
+                         rules_.lineWidth * rules_.lineWidth / 20);
   }
 
   // What is built for demand: more where a prop has its width, or columns are square.
@@ -92,8 +99,8 @@ class Letting {
     return unite(cells);
   }
 
-  // Fresh demand joins what is let down already and is made printable: by itself where it begins, and together with what
-  // is near where it widens a slope by a step.
+  // Fresh demand joins what is let down already and is made printable: by itself where it begins, and together with
+  // what is near where it widens a slope by a step.
   Polygons joined(const Polygons& reach, const Polygons& fresh) {
     Polygons all = reach, steps;
     for (const Polygons& piece : components(fresh)) {
@@ -113,9 +120,11 @@ class Letting {
   Polygons besideFlare(const Polygons& reach, double loss, const Step& step) {
     double rim = 0;
     for (const Polygon& outline : reach)
-      for (std::size_t i = 0; i < outline.size(); ++i) rim += (toMm(outline[(i + 1) % outline.size()]) - toMm(outline[i])).norm();
+      for (std::size_t i = 0; i < outline.size(); ++i)
+        rim += (toMm(outline[(i + 1) % outline.size()]) - toMm(outline[i])).norm();
     const double out = std::min({2 * loss / rim, step.top - step.bottom, rules_.lineWidth / 2});
-    return withoutCrumbs(simplified(clearance_.clearOfPart(grow(reach, out), step.bottom, step.top), smoothing), speck());
+    return withoutCrumbs(simplified(clearance_.clearOfPart(grow(reach, out), step.bottom, step.top), smoothing),
+                         speck());
   }
 
   // Area of fresh demand over part that is closer than both gaps and the thinnest layer allow.
@@ -147,8 +156,9 @@ Polygons Step::whole() const {
   return all;
 }
 
-Descent letDown(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& barred, const SupportRules& rules,
-                Clearance& clearance, const std::vector<double>& heights, const Progress& progress) {
+Descent letDown(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& barred,
+                const SupportRules& rules, Clearance& clearance, const std::vector<double>& heights,
+                const Progress& progress) {
   Descent descent = Letting(site, obstacles, barred, rules, clearance, nullptr).run(heights, progress);
   if (site.isHold() || !mayBeSlender(descent.steps)) return descent;
   const SlenderColumns slender(descent.steps, rules, progress);
@@ -164,7 +174,8 @@ Descent letDown(const DemandSite& site, const Obstacles& obstacles, const std::v
 
 double spreadOf(const SupportRules& rules, double highest) {
   if (rules.structure == Structure::tree) return highest;  // a branch may reach anywhere below
-  return 2 * rules.lineWidth + roughness + rules.footSpread + highest * leastSteadiness / 2 + (rules.outline == Outline::squared ? rules.columnSize : 0);
+  return 2 * rules.lineWidth + roughness + rules.footSpread + highest * leastSteadiness / 2 +
+         (rules.outline == Outline::squared ? rules.columnSize : 0);
 }
 
 }  // namespace trellis

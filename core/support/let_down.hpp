@@ -9,24 +9,24 @@ namespace trellis {
 // Between two planned heights.
 struct Step {
   double bottom = 0, top = 0;  // mm
-  Polygons reach = {};  // what stands from bottom to top
+  Polygons reach = {};         // what stands from bottom to top
   struct Landing {
     double bottom;  // ends on the part, higher than the step's own bottom or a little lower
     Polygons reach;
   };
   std::vector<Landing> landings = {};
-  Polygons rim = {};    // of reach, what nothing hangs over: a slender column's widening
+  Polygons rim = {};  // of reach, what nothing hangs over: a slender column's widening
   bool lost = false;  // less stands here than in the step above would need
 
   Polygons whole() const;  // reach and landings together
 };
 
 struct Descent {
-  std::vector<Step> steps = {};  // highest first
-  double wanted = 0;          // mm² of demand in plan
-  double noRoom = 0;          // mm² of it where the gaps leave less than the thinnest layer
-  double withoutFooting = 0;  // mm² of it given up because nothing allowed to stand on is under it
-  double tooSteep = 0;        // mm² of footing left out: ledges of a slope narrower than half a line
+  std::vector<Step> steps = {};                // highest first
+  double wanted = 0;                           // mm² of demand in plan
+  double noRoom = 0;                           // mm² of it where the gaps leave less than the thinnest layer
+  double withoutFooting = 0;                   // mm² of it given up because nothing allowed to stand on is under it
+  double tooSteep = 0;                         // mm² of footing left out: ledges of a slope narrower than half a line
   double slenderHeight = 0, slenderWidth = 0;  // mm, of the worst column that stays too thin for its height; 0 if none
 };
 
@@ -40,8 +40,9 @@ inline constexpr double wideningLean = 30;
 // Slender columns widen below the interface, never into the gaps. barred is up-facing surface where nothing may
 // stand, all parts together, by the layer above it. Weak on up-facing slopes when the gap below is no multiple
 // of the layer height: landings narrower than half a line are left out there.
-Descent letDown(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& barred, const SupportRules& rules,
-                Clearance& clearance, const std::vector<double>& heights, const Progress& progress);
+Descent letDown(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& barred,
+                const SupportRules& rules, Clearance& clearance, const std::vector<double>& heights,
+                const Progress& progress);
 
 // How far beyond its demand, in mm in plan, support may reach that begins at so great a height.
 double spreadOf(const SupportRules& rules, double highest);

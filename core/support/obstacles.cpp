@@ -13,8 +13,8 @@ constexpr double smallest = 1e-4;  // mm²
 
 using Layers = std::vector<Polygons>;
 
-Layers together(const LayerPlan& plan, const std::vector<PartObstacles>& parts, const Layers& (*which)(const PartObstacles&),
-                const Progress& progress) {
+Layers together(const LayerPlan& plan, const std::vector<PartObstacles>& parts,
+                const Layers& (*which)(const PartObstacles&), const Progress& progress) {
   Layers all(plan.count());
   parallelFor(plan.count(), progress, [&](std::size_t i) {
     for (const PartObstacles& part : parts)
@@ -35,8 +35,10 @@ Polygons standingRoom(const Polygons& steps, const Polygons& below, const Polygo
 Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>& parts, const Progress& progress) {
   Obstacles result;
   result.plan = plan;
-  result.sections = together(plan, parts, [](const PartObstacles& part) -> const Layers& { return part.sections; }, progress);
-  const Layers hanging = together(plan, parts, [](const PartObstacles& part) -> const Layers& { return part.hanging; }, progress);
+  result.sections = together(
+      plan, parts, [](const PartObstacles& part) -> const Layers& { return part.sections; }, progress);
+  const Layers hanging = together(
+      plan, parts, [](const PartObstacles& part) -> const Layers& { return part.hanging; }, progress);
   result.ledges.resize(plan.count());
   result.standing.resize(plan.count());
   result.walls.resize(plan.count());
@@ -45,12 +47,15 @@ Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>&
   const double slope = std::tan(toRadians(90 - standingSlope));
   parallelFor(plan.count(), progress, [&](std::size_t i) {
     const Polygons& section = result.sections[i];
-    result.ledges[i] = i + 1 < plan.count() ? withoutSpecks(subtract(section, result.sections[i + 1]), smallest) : section;
+    result.ledges[i] =
+        i + 1 < plan.count() ? withoutSpecks(subtract(section, result.sections[i + 1]), smallest) : section;
   });
   parallelFor(plan.count(), progress, [&](std::size_t i) {
     const bool isTop = i + 1 == plan.count();
     const double step = isTop ? 0 : plan.spans[i + 1].middle() - plan.spans[i].middle();
-    result.standing[i] = isTop ? result.ledges[i] : standingRoom(result.ledges[i], result.sections[i], result.sections[i + 1], step * slope);
+    result.standing[i] = isTop
+                             ? result.ledges[i]
+                             : standingRoom(result.ledges[i], result.sections[i], result.sections[i + 1], step * slope);
   });
   parallelFor(plan.count(), progress, [&](std::size_t i) {
     Polygons exempt = hanging[i];
@@ -60,7 +65,8 @@ Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>&
     for (const PartObstacles& part : parts) {
       if (i >= part.sections.size() || part.sections[i].empty()) continue;
       const Polygons walls = freed.empty() ? asLines(part.sections[i]) : linesOutside(asLines(part.sections[i]), freed);
-      const Polygons kept = freed.empty() ? grow(part.sections[i], part.gapBeside + outlineSlack) : unite(part.sections[i], around(walls, part.gapBeside + outlineSlack));
+      const Polygons kept = freed.empty() ? grow(part.sections[i], part.gapBeside + outlineSlack)
+                                          : unite(part.sections[i], around(walls, part.gapBeside + outlineSlack));
       result.walls[i].insert(result.walls[i].end(), walls.begin(), walls.end());
       beside.insert(beside.end(), kept.begin(), kept.end());
     }

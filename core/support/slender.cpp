@@ -8,7 +8,7 @@ namespace trellis {
 
 namespace {
 
-constexpr double eps = 1e-7;  // mm
+constexpr double eps = 1e-7;       // mm
 constexpr std::size_t looked = 8;  // steps between two looks
 
 // Whether a circle of this radius fits nowhere in a region.
@@ -63,7 +63,8 @@ SlenderColumns::SlenderColumns(const std::vector<Step>& steps, const SupportRule
   for (std::size_t q = 0; q < steps_.size(); ++q)
     for (const Column& column : steps_[q]) {
       const bool stands = column.low > steps[q].bottom - eps;
-      if (!stands || column.height() <= worstHeight_ || !isThinner(column.area, 0.95 * steadyRadius(column.height()))) continue;
+      if (!stands || column.height() <= worstHeight_ || !isThinner(column.area, 0.95 * steadyRadius(column.height())))
+        continue;
       worstHeight_ = column.height();
       worstWidth_ = 2 * inscribedRadius(column.area, steadyRadius(column.height()));
     }
@@ -82,7 +83,8 @@ Polygons SlenderColumns::widened(const Polygons& reach, double bottom, double to
   for (const Polygons& piece : components(reach)) {
     double radius = 0;
     for (const Column& column : *columns)
-      if (top < column.high - interface_ && meet(piece, column.area, 0)) radius = std::max(radius, steadyRadius(column.height()));
+      if (top < column.high - interface_ && meet(piece, column.area, 0))
+        radius = std::max(radius, steadyRadius(column.height()));
     const bool widens = radius > 0 && isThinner(piece, radius);
     const Polygons grown = widens ? grow(piece, most) : piece;
     wide.insert(wide.end(), grown.begin(), grown.end());

@@ -32,7 +32,7 @@ class SlenderColumns {
 
   double interface_;  // mm, how far below its top a column begins to widen
   double worstHeight_ = 0, worstWidth_ = 0;
-  std::vector<double> tops_;                 // highest first
+  std::vector<double> tops_;                // highest first
   std::vector<std::vector<Column>> steps_;  // in the same order
 };
 

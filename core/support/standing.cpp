@@ -26,10 +26,12 @@ double land(Step& step, Polygons& reach, const Ground& ground) {
   const SupportRules& rules = ground.rules;
   const double least = rules.thinnest - eps;
   double tooSteep = 0;
-  const auto [from, to] = layersWithin(ground.obstacles.plan, step.bottom - rules.gapBelow - rules.thinnest, step.top - rules.gapBelow);
+  const auto [from, to] =
+      layersWithin(ground.obstacles.plan, step.bottom - rules.gapBelow - rules.thinnest, step.top - rules.gapBelow);
   for (std::size_t l = to; l-- > from && !reach.empty();) {
     const double bottom = ground.obstacles.plan.spans[l].top + rules.gapBelow;
-    const bool here = bottom <= step.top - least && bottom > step.bottom - least && std::abs(bottom - step.bottom) > eps;
+    const bool here =
+        bottom <= step.top - least && bottom > step.bottom - least && std::abs(bottom - step.bottom) > eps;
     const bool exactlyBelow = std::abs(bottom - step.bottom) <= eps;
     if (!here && !exactlyBelow) continue;
     Polygons landing = intersect(reach, ground.obstacles.ledges[l]);
@@ -50,11 +52,13 @@ double land(Step& step, Polygons& reach, const Ground& ground) {
 const Polygons* demandOver(const DemandSite& site, double top, const Ground& ground) {
   const auto& spans = ground.obstacles.plan.spans;
   for (std::size_t i = site.lowest; i <= site.highest(); ++i)
-    if (std::abs((site.isHold() ? spans[i].top : spans[i].bottom - ground.rules.gapAbove) - top) < eps) return &site.layers[i - site.lowest];
+    if (std::abs((site.isHold() ? spans[i].top : spans[i].bottom - ground.rules.gapAbove) - top) < eps)
+      return &site.layers[i - site.lowest];
   return nullptr;
 }
 
-double standOnSomething(std::vector<Step>& steps, const DemandSite& site, const Ground& ground, const std::function<double(const Step&)>& beside) {
+double standOnSomething(std::vector<Step>& steps, const DemandSite& site, const Ground& ground,
+                        const std::function<double(const Step&)>& beside) {
   const SupportRules& rules = ground.rules;
   double withoutFooting = 0;
   bool lostBelow = false;

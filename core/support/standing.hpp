@@ -23,15 +23,16 @@ inline double speckOf(const SupportRules& rules) { return rules.lineWidth * rule
 // A descent before its first step: what is wanted, and what the floor leaves no room for.
 Descent begin(const DemandSite& site, const Ground& ground);
 
-// Takes out of reach what ends on the part within this step, and gives it an underside exactly at the part's top plus the gap
-// below. Returns mm² of footing left out on ledges too narrow to grip.
+// Takes out of reach what ends on the part within this step, and gives it an underside exactly at the part's top plus
+// the gap below. Returns mm² of footing left out on ledges too narrow to grip.
 double land(Step& step, Polygons& reach, const Ground& ground);
 
 // The part's layer right over what a step carries, if the site has demand there.
 const Polygons* demandOver(const DemandSite& site, double top, const Ground& ground);
 
-// From the bottom up: what has nothing under it, or reaches more than beside(step) mm over it, is given up. Returns mm² of demand
-// lost so.
-double standOnSomething(std::vector<Step>& steps, const DemandSite& site, const Ground& ground, const std::function<double(const Step&)>& beside);
+// From the bottom up: what has nothing under it, or reaches more than beside(step) mm over it, is given up. Returns mm²
+// of demand lost so.
+double standOnSomething(std::vector<Step>& steps, const DemandSite& site, const Ground& ground,
+                        const std::function<double(const Step&)>& beside);
 
 }  // namespace trellis

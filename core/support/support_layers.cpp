@@ -13,8 +13,8 @@ namespace trellis {
 
 namespace {
 
-constexpr double eps = 1e-6;         // mm; heights this near are the same
-constexpr double smallest = 0.01;    // mm²
+constexpr double eps = 1e-6;       // mm; heights this near are the same
+constexpr double smallest = 0.01;  // mm²
 
 using Columns = std::vector<std::shared_ptr<const Column>>;
 using Height = std::pair<long long, long long>;  // top and bottom in nanometres, so that equal is equal
@@ -39,9 +39,11 @@ Extent extentOf(const Column& column) {
 // highest step first, and no step is thicker than a millimetre, which bounds the search.
 template <typename Visit>
 void forEachBeside(const ColumnSlab& slab, const std::vector<ColumnSlab>& others, const Visit& visit) {
-  const auto first = std::partition_point(others.begin(), others.end(), [&](const ColumnSlab& o) { return o.top >= slab.top + 2.0; });
+  const auto first =
+      std::partition_point(others.begin(), others.end(), [&](const ColumnSlab& o) { return o.top >= slab.top + 2.0; });
   for (auto other = first; other != others.end() && other->top > slab.bottom - 1.0; ++other)
-    if (other->top > slab.bottom + eps && other->bottom < slab.top - eps && heightOf(*other) != heightOf(slab)) visit(*other);
+    if (other->top > slab.bottom + eps && other->bottom < slab.top - eps && heightOf(*other) != heightOf(slab))
+      visit(*other);
 }
 
 // The slabs of one column without what lower columns keep for themselves.
@@ -71,13 +73,15 @@ struct Region {
 struct Draft {
   double bottom, top;
   std::vector<std::pair<std::size_t, const ColumnSlab*>> slabs;  // with the column each belongs to
-  std::map<std::size_t, std::vector<const ColumnSlab*>, std::greater<>> byRules;  // those of sites, zones and props before the parts' own
+  std::map<std::size_t, std::vector<const ColumnSlab*>, std::greater<>>
+      byRules;  // those of sites, zones and props before the parts' own
   std::vector<Region> regions;
 };
 
-// The sites whose slab reaches into a region: nearly always some outline of theirs begins there, for a region is a union of
-// whole outlines but for what other uses take from it.
-std::vector<std::size_t> sitesIn(const Polygons& region, const Draft& draft, const std::vector<const ColumnSlab*>& slabs, Polygons ColumnSlab::*which) {
+// The sites whose slab reaches into a region: nearly always some outline of theirs begins there, for a region is a
+// union of whole outlines but for what other uses take from it.
+std::vector<std::size_t> sitesIn(const Polygons& region, const Draft& draft,
+                                 const std::vector<const ColumnSlab*>& slabs, Polygons ColumnSlab::*which) {
   const auto sitesWhere = [&](const auto& reaches) {
     std::vector<std::size_t> sites;
     for (const auto& [site, slab] : draft.slabs)
@@ -85,9 +89,12 @@ std::vector<std::size_t> sitesIn(const Polygons& region, const Draft& draft, con
     return sites;
   };
   const std::vector<std::size_t> sites = sitesWhere([&](const Polygons& theirs) {
-    return std::any_of(theirs.begin(), theirs.end(), [&](const Polygon& outline) { return contains(region, outline.front()); });
+    return std::any_of(theirs.begin(), theirs.end(),
+                       [&](const Polygon& outline) { return contains(region, outline.front()); });
   });
-  return sites.empty() ? sitesWhere([&](const Polygons& theirs) { return area(intersect(region, theirs)) > smallest / 10; }) : sites;
+  return sites.empty()
+             ? sitesWhere([&](const Polygons& theirs) { return area(intersect(region, theirs)) > smallest / 10; })
+             : sites;
 }
 
 // The outlines that come near a box.
@@ -154,7 +161,8 @@ bool sharesCorner(const Region& a, const Region& b) {
 }
 
 // Which regions belong to one piece. The costly question is put only to pairs that nothing else joins.
-DisjointSets findPieces(const std::vector<Draft>& drafts, const std::vector<std::size_t>& first, const Progress& progress) {
+DisjointSets findPieces(const std::vector<Draft>& drafts, const std::vector<std::size_t>& first,
+                        const Progress& progress) {
   std::vector<const Region*> regions;
   for (const Draft& draft : drafts)
     for (const Region& region : draft.regions) regions.push_back(&region);
@@ -170,7 +178,8 @@ DisjointSets findPieces(const std::vector<Draft>& drafts, const std::vector<std:
         if (found[l][k]) sets.join(pairs[l][k].first, pairs[l][k].second);
   };
   joinWhere(sharesCorner);
-  for (Pairs& layer : pairs) std::erase_if(layer, [&](const auto& pair) { return sets.find(pair.first) == sets.find(pair.second); });
+  for (Pairs& layer : pairs)
+    std::erase_if(layer, [&](const auto& pair) { return sets.find(pair.first) == sets.find(pair.second); });
   joinWhere([](const Region& a, const Region& b) { return !intersect(a.area, b.area).empty(); });
   return sets;
 }
@@ -226,12 +235,14 @@ SupportLayers assembleSupport(const Columns& columns, const Progress& progress) 
       const auto [entry, fresh] = numbers.try_emplace(sets.find(first[l] + r), result.pieces.size());
       if (fresh) result.pieces.push_back({drafts[l].bottom, drafts[l].top, {}, 0});
       account(result.pieces[entry->second], region, drafts[l], carries(region, drafts[l].top, columns));
-      const std::uint64_t regionKey = KeyBuilder().add(region.kind).add(region.rules).add(keyOf(region.area)).add(keyOf(region.beside)).key();
+      const std::uint64_t regionKey =
+          KeyBuilder().add(region.kind).add(region.rules).add(keyOf(region.area)).add(keyOf(region.beside)).key();
       for (const auto& [site, slab] : drafts[l].slabs)
         if (!slab->ties.empty() && std::find(region.sites.begin(), region.sites.end(), site) != region.sites.end() &&
             contains(region.area, slab->ties.front().back()))
           layer.ties.push_back({entry->second, columns[site]->rules, slab->ties});
-      layer.regions.push_back({entry->second, region.kind, region.rules, std::move(region.area), regionKey, std::move(region.beside)});
+      layer.regions.push_back(
+          {entry->second, region.kind, region.rules, std::move(region.area), regionKey, std::move(region.beside)});
     }
     if (layer.regions.empty()) continue;
     std::stable_sort(layer.regions.begin(), layer.regions.end(),

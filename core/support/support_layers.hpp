@@ -10,10 +10,10 @@ namespace trellis {
 struct PieceRegion {
   std::size_t piece = 0;  // index into SupportLayers::pieces
   RegionKind kind = RegionKind::body;
-  std::size_t rules = 0;   // what settings it is printed by, into Build::rules
+  std::size_t rules = 0;  // what settings it is printed by, into Build::rules
   Polygons area;
-  std::uint64_t key = 0;   // of all it is printed by: straight columns have the same in every layer
-  Polygons beside = {};    // of body and graded layers: what of other kinds lies near it in the layer
+  std::uint64_t key = 0;  // of all it is printed by: straight columns have the same in every layer
+  Polygons beside = {};   // of body and graded layers: what of other kinds lies near it in the layer
 };
 
 // What reaches from a hold to the wall in one layer.
@@ -23,17 +23,17 @@ struct TieGroup {
 };
 
 struct SupportLayer {
-  double bottom = 0, top = 0;  // mm
+  double bottom = 0, top = 0;        // mm
   std::vector<PieceRegion> regions;  // ordered by piece
   std::vector<TieGroup> ties = {};
-  std::uint64_t key = 0;       // of everything above, piece numbers included
+  std::uint64_t key = 0;  // of everything above, piece numbers included
 };
 
 // One connected body of support, the thing a hand pulls off.
 struct Piece {
-  double lowest = 0, highest = 0;   // mm
-  std::vector<std::size_t> sites;   // indices of the columns it is made of, ascending
-  double contactAbove = 0;          // mm² of interface (or body) right under the part
+  double lowest = 0, highest = 0;  // mm
+  std::vector<std::size_t> sites;  // indices of the columns it is made of, ascending
+  double contactAbove = 0;         // mm² of interface (or body) right under the part
 };
 
 struct SupportLayers {
@@ -42,10 +42,10 @@ struct SupportLayers {
 };
 
 // Where slabs of two columns overlap without being the same layer, the column that ends lower keeps
-// the room: its interface is near. Slabs of the same layer and settings are united; where their uses differ the one that comes later in RegionKind wins,
-// and where their settings do, those that a decision has for itself.
-// Weak where two sites of different height touch: the higher column stands there with a gap of less
-// than a layer over the lower one's top.
+// the room: its interface is near. Slabs of the same layer and settings are united; where their uses differ the one
+// that comes later in RegionKind wins, and where their settings do, those that a decision has for itself. Weak where
+// two sites of different height touch: the higher column stands there with a gap of less than a layer over the lower
+// one's top.
 SupportLayers assembleSupport(const std::vector<std::shared_ptr<const Column>>& columns, const Progress& progress);
 
 }  // namespace trellis

@@ -37,10 +37,11 @@ std::vector<Stretch> findStretches(const SupportLayers& layers, const TipZones& 
   return stretches;
 }
 
-void addQuad(std::vector<SolidVertex>& out, const Vec3& a, const Vec3& b, const Vec3& c, const Vec3& d, const Vec3& normal,
-             const PieceRegion& region) {
+void addQuad(std::vector<SolidVertex>& out, const Vec3& a, const Vec3& b, const Vec3& c, const Vec3& d,
+             const Vec3& normal, const PieceRegion& region) {
   const auto vertex = [&](const Vec3& p) {
-    return SolidVertex{p.cast<float>(), normal.cast<float>(), region.kind, static_cast<std::uint32_t>(region.rules), static_cast<std::uint32_t>(region.piece)};
+    return SolidVertex{p.cast<float>(), normal.cast<float>(), region.kind, static_cast<std::uint32_t>(region.rules),
+                       static_cast<std::uint32_t>(region.piece)};
   };
   for (const Vec3& p : {a, b, c, a, c, d}) out.push_back(vertex(p));
 }
@@ -61,7 +62,8 @@ void addLid(std::vector<SolidVertex>& out, const Polygons& lid, double z, const 
   const Box2 box = boundsOf(lid);
   for (double y = box.min().y(); y < box.max().y(); y += lidPitch) {
     const double top = std::min(y + lidPitch, box.max().y());
-    for (const Polygons& part : components(intersect(lid, rectangle({Vec2(box.min().x(), y), Vec2(box.max().x(), top)})))) {
+    for (const Polygons& part :
+         components(intersect(lid, rectangle({Vec2(box.min().x(), y), Vec2(box.max().x(), top)})))) {
       const Box2 strip = boundsOf(part);
       addQuad(out, {strip.min().x(), strip.min().y(), z}, {strip.max().x(), strip.min().y(), z},
               {strip.max().x(), strip.max().y(), z}, {strip.min().x(), strip.max().y(), z}, {0, 0, 1}, region);
@@ -71,7 +73,8 @@ void addLid(std::vector<SolidVertex>& out, const Polygons& lid, double z, const 
 
 }  // namespace
 
-SupportSolid solidOf(const SupportLayers& layers, const Trees& trees, const SupportLayer& bed, const Progress& progress) {
+SupportSolid solidOf(const SupportLayers& layers, const Trees& trees, const SupportLayer& bed,
+                     const Progress& progress) {
   std::vector<Stretch> stretches = findStretches(layers, TipZones(trees));
   for (const PieceRegion& region : bed.regions) stretches.push_back({bed.bottom, bed.top, &region});
   std::map<long long, Polygons> standing;  // by height: what begins there

@@ -11,9 +11,9 @@ namespace trellis {
 
 namespace {
 
-constexpr double pitch = 0.3;     // mm between places of the lattice
-constexpr double touching = 0.01; // mm; nearer than this it begins on something
-constexpr double smallest = 0.02; // mm²; less demand than this prints nothing
+constexpr double pitch = 0.3;      // mm between places of the lattice
+constexpr double touching = 0.01;  // mm; nearer than this it begins on something
+constexpr double smallest = 0.02;  // mm²; less demand than this prints nothing
 
 struct Place {
   Vec2 at;
@@ -33,8 +33,10 @@ class Placer {
       progress.check();
       const double top = obstacles_.plan.spans[site_.lowest + k].bottom - rules_.gapAbove;
       if (top - rules_.floor < rules_.thinnest - 1e-7) continue;
-      layers.emplace_back(withoutSpecks(clearance.clearOfPart(site_.layers[k], top - rules_.thinnest, top), smallest), top);
-      forEachInside(layers.back().first, pitch, [&](long x, long y) { add(Vec2(static_cast<double>(x), static_cast<double>(y)) * pitch, top); });
+      layers.emplace_back(withoutSpecks(clearance.clearOfPart(site_.layers[k], top - rules_.thinnest, top), smallest),
+                          top);
+      forEachInside(layers.back().first, pitch,
+                    [&](long x, long y) { add(Vec2(static_cast<double>(x), static_cast<double>(y)) * pitch, top); });
     }
     for (const auto& [region, top] : layers) addThin(region, top);
     for (Place& place : places_) place.border = isBorder(place);
@@ -73,7 +75,9 @@ class Placer {
           middle = k;
         }
       });
-      const auto carries = [&](const Tip& tip) { return (tip.at - places_[middle].at).norm() < tip.radius && std::abs(tip.top - top) < 1; };
+      const auto carries = [&](const Tip& tip) {
+        return (tip.at - places_[middle].at).norm() < tip.radius && std::abs(tip.top - top) < 1;
+      };
       if (middle < places_.size() && std::none_of(tips_.begin(), tips_.end(), carries)) put(middle);
     }
   }
@@ -91,7 +95,9 @@ class Placer {
   }
 
   static constexpr double cell = 1;  // mm
-  static long cellOf(const Vec2& at) { return key(static_cast<long>(std::floor(at.x() / cell)), static_cast<long>(std::floor(at.y() / cell))); }
+  static long cellOf(const Vec2& at) {
+    return key(static_cast<long>(std::floor(at.x() / cell)), static_cast<long>(std::floor(at.y() / cell)));
+  }
   static long key(long x, long y) { return x * 1000003 + y; }
 
   // Places of the same surface within reach in plan: not those of another storey over or under it.
@@ -103,7 +109,9 @@ class Placer {
       for (long y = low(at.y()); y <= high(at.y()); ++y)
         if (const auto found = cells_.find(key(x, y)); found != cells_.end())
           for (const std::size_t k : found->second)
-            if (const double away = (places_[k].at - at).norm(); away <= reach && std::abs(places_[k].top - top) <= 1.2 * away + 0.5) visit(k);
+            if (const double away = (places_[k].at - at).norm();
+                away <= reach && std::abs(places_[k].top - top) <= 1.2 * away + 0.5)
+              visit(k);
   }
 
   // Whether a neighbour on the lattice is missing.
@@ -164,7 +172,9 @@ class Placer {
       }
     const Vec2 at = sum / count;
     double z = tip.low;
-    for (const std::size_t k : carried) z = std::min(z, places_[k].top - ((places_[k].at - at).norm() + pitch / 2 - neckRadius(rules_)) / wideningOf(rules_));
+    for (const std::size_t k : carried)
+      z = std::min(
+          z, places_[k].top - ((places_[k].at - at).norm() + pitch / 2 - neckRadius(rules_)) / wideningOf(rules_));
     return {at.x(), at.y(), z};
   }
 
@@ -184,7 +194,8 @@ double wideningOf(const SupportRules& rules) {
   return std::min(std::tan(toRadians(rules.branchLean)), most * neckRadius(rules) / rules.layerHeight);
 }
 
-std::vector<Tip> placeTips(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules, const Progress& progress) {
+std::vector<Tip> placeTips(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules,
+                           const Progress& progress) {
   return Placer(site, obstacles, rules).place(progress);
 }
 

@@ -9,12 +9,12 @@ namespace trellis {
 // mm, of a branch at its thinnest: two lines side by side.
 inline double neckRadius(const SupportRules& rules) { return rules.lineWidth; }
 
-// By how much a tip widens upward, mm per mm: as a branch may lean, and never so fast that a layer of its neck rests by less than
-// half on the one below.
+// By how much a tip widens upward, mm per mm: as a branch may lean, and never so fast that a layer of its neck rests by
+// less than half on the one below.
 double wideningOf(const SupportRules& rules);
 
-// A disc that carries whatever of its site's demand lies right over it; on a slope it rises in steps. It widens upward from a
-// neck, which stands under its lowest demand.
+// A disc that carries whatever of its site's demand lies right over it; on a slope it rises in steps. It widens upward
+// from a neck, which stands under its lowest demand.
 struct Tip {
   Vec2 at = Vec2::Zero();
   double radius = 0;        // mm
@@ -22,11 +22,12 @@ struct Tip {
   Vec3 neck = Vec3::Zero();
 };
 
-// No place of demand that can be carried is farther from a rim than half the tip spacing, and no place near the border of
-// the demand farther than a line width; floating starts, which are lowest, have their tips first. Places are looked at on a
-// lattice over the plate. A greedy cover: each tip is put where it serves most of what is still bare (D. S. Johnson,
-// "Approximation algorithms for combinatorial problems", 1974). Where demand is narrower than the
-// lattice, places lie along its outlines.
-std::vector<Tip> placeTips(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules, const Progress& progress);
+// No place of demand that can be carried is farther from a rim than half the tip spacing, and no place near the border
+// of the demand farther than a line width; floating starts, which are lowest, have their tips first. Places are looked
+// at on a lattice over the plate. A greedy cover: each tip is put where it serves most of what is still bare (D. S.
+// Johnson, "Approximation algorithms for combinatorial problems", 1974). Where demand is narrower than the lattice,
+// places lie along its outlines.
+std::vector<Tip> placeTips(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules,
+                           const Progress& progress);
 
 }  // namespace trellis

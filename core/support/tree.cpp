@@ -12,21 +12,25 @@ namespace trellis {
 namespace {
 
 constexpr double eps = 1e-7;  // mm
-constexpr double radiusStep = 0.05, placeStep = 0.02;  // mm: a trunk that goes straight down has the same outline for a while
-constexpr double leanSlack = 1;  // degrees a layer may lean more than its branch: outlines are rounded
+constexpr double radiusStep = 0.05,
+                 placeStep = 0.02;  // mm: a trunk that goes straight down has the same outline for a while
+constexpr double leanSlack = 1;     // degrees a layer may lean more than its branch: outlines are rounded
 
 double rounded(double v, double step) { return std::round(v / step) * step; }
 
 Polygon disc(const Vec2& at, double radius) {
   const int corners = std::clamp(4 * static_cast<int>(std::lround(3 + radius * 2)), 20, 48);
   Polygon outline;
-  for (int k = 0; k < corners; ++k) outline.push_back(toPoint(at.x() + radius * std::cos(2 * pi * k / corners), at.y() + radius * std::sin(2 * pi * k / corners)));
+  for (int k = 0; k < corners; ++k)
+    outline.push_back(
+        toPoint(at.x() + radius * std::cos(2 * pi * k / corners), at.y() + radius * std::sin(2 * pi * k / corners)));
   return outline;
 }
 
 class Branches {
  public:
-  Branches(const DemandSite& site, const Tree& tree, const Ground& ground) : site_(site), tree_(tree), ground_(ground), rules_(ground.rules) {}
+  Branches(const DemandSite& site, const Tree& tree, const Ground& ground)
+      : site_(site), tree_(tree), ground_(ground), rules_(ground.rules) {}
 
   Descent run(const Progress& progress) {
     Descent descent = begin(site_, ground_);
@@ -43,12 +47,15 @@ class Branches {
         step.lost = step.lost || before - area(reach) > speckOf(rules_) / 10;
       }
       for (auto& [node, fallen] : outlines.falls) falling_[node] = intersect(fallen, reach);
-      step.reach = outlines.sure.size() + reach.size() > 1 ? unite(outlines.sure, reach) : outlines.sure.empty() ? std::move(reach) : outlines.sure;
+      step.reach = outlines.sure.size() + reach.size() > 1 ? unite(outlines.sure, reach)
+                   : outlines.sure.empty()                 ? std::move(reach)
+                                                           : outlines.sure;
       step.rim = beyondTips(step);
       descent.steps.push_back(std::move(step));
     }
     const double slope = std::tan(toRadians(rules_.branchLean + leanSlack));
-    descent.withoutFooting = standOnSomething(descent.steps, site_, ground_, [&](const Step& step) { return (step.top - step.bottom) * slope; });
+    descent.withoutFooting = standOnSomething(descent.steps, site_, ground_,
+                                              [&](const Step& step) { return (step.top - step.bottom) * slope; });
     restHalf(descent.steps);
     findSlender(descent);
     return descent;
@@ -72,17 +79,20 @@ class Branches {
       const double share = (node.at.z() - z) / (node.at.z() - below.at.z());
       const Vec2 at = node.at.head<2>() + share * (below.at - node.at).head<2>();
       double radius = node.radius + share * (below.radius - node.radius);
-      if (node.tip == BranchNode::none) radius = std::max(neckRadius(rules_), std::floor(radius / radiusStep + 1e-6) * radiusStep);
+      if (node.tip == BranchNode::none)
+        radius = std::max(neckRadius(rules_), std::floor(radius / radiusStep + 1e-6) * radiusStep);
       Polygons outline{disc({rounded(at.x(), placeStep), rounded(at.y(), placeStep)}, radius)};
       if (node.tip != BranchNode::none) {
         const Tip& tip = tree_.tips[node.tip];
         outline = intersect(outline, {disc(tip.at, tip.radius), disc(at, neckRadius(rules_))});
       }
       if (node.falls) {  // what has landed stays there, though there may be room under it
-        if (const auto before = falling_.find(k); before != falling_.end()) outline = intersect(outline, before->second);
+        if (const auto before = falling_.find(k); before != falling_.end())
+          outline = intersect(outline, before->second);
         found.falls.emplace_back(k, outline);
       }
-      Polygons& into = node.tip == BranchNode::none && std::min(node.room, below.room) >= radius ? found.sure : found.asked;
+      Polygons& into =
+          node.tip == BranchNode::none && std::min(node.room, below.room) >= radius ? found.sure : found.asked;
       into.insert(into.end(), outline.begin(), outline.end());
     }
     if (found.sure.size() > 1) found.sure = unite(found.sure);
@@ -94,7 +104,8 @@ class Branches {
     const double depth = rules_.thickest * std::max(1, rules_.interfaceLayers);
     Polygons tips;
     for (const Tip& tip : tree_.tips)
-      if (step.top < tip.top + 2 * tip.radius && step.top > tip.low - depth) tips.push_back(disc(tip.at, tip.radius + 0.05));
+      if (step.top < tip.top + 2 * tip.radius && step.top > tip.low - depth)
+        tips.push_back(disc(tip.at, tip.radius + 0.05));
     return tips.empty() ? step.reach : subtract(step.reach, unite(tips));
   }
 
@@ -104,7 +115,8 @@ class Branches {
       Step& step = steps[q - 1];
       if (!(step.lost || steps[q].lost) || std::abs(steps[q].top - step.bottom) > eps) continue;
       Polygons below = steps[q].whole(), resting;
-      for (const Step::Landing& landing : step.landings) below.insert(below.end(), landing.reach.begin(), landing.reach.end());
+      for (const Step::Landing& landing : step.landings)
+        below.insert(below.end(), landing.reach.begin(), landing.reach.end());
       for (const Polygons& piece : components(step.reach))
         if (area(intersect(piece, below)) > area(piece) / 2) resting.insert(resting.end(), piece.begin(), piece.end());
       step.reach = std::move(resting);
@@ -130,11 +142,17 @@ class Branches {
 
 }  // namespace
 
-Tree shareOf(const Grove& grove, const std::vector<Tip>& tips, std::size_t first, std::size_t count, const std::vector<double>& heights) {
-  Tree tree{{tips.begin() + static_cast<std::ptrdiff_t>(first), tips.begin() + static_cast<std::ptrdiff_t>(first + count)}, {}, heights};
+Tree shareOf(const Grove& grove, const std::vector<Tip>& tips, std::size_t first, std::size_t count,
+             const std::vector<double>& heights) {
+  Tree tree{
+      {tips.begin() + static_cast<std::ptrdiff_t>(first), tips.begin() + static_cast<std::ptrdiff_t>(first + count)},
+      {},
+      heights};
   std::vector<std::uint32_t> place(grove.nodes.size(), BranchNode::none);
   for (std::size_t k = 0; k < count; ++k)
-    for (std::uint32_t node = grove.tops[first + k]; node != BranchNode::none && place[node] == BranchNode::none; node = grove.nodes[node].below) place[node] = 0;
+    for (std::uint32_t node = grove.tops[first + k]; node != BranchNode::none && place[node] == BranchNode::none;
+         node = grove.nodes[node].below)
+      place[node] = 0;
   for (std::size_t k = 0; k < place.size(); ++k) {
     if (place[k] == BranchNode::none) continue;
     place[k] = static_cast<std::uint32_t>(tree.nodes.size());
@@ -147,8 +165,9 @@ Tree shareOf(const Grove& grove, const std::vector<Tip>& tips, std::size_t first
   return tree;
 }
 
-Descent letBranchesDown(const DemandSite& site, const Tree& tree, const Obstacles& obstacles, const std::vector<Polygons>& barred,
-                        const SupportRules& rules, Clearance& clearance, const Progress& progress) {
+Descent letBranchesDown(const DemandSite& site, const Tree& tree, const Obstacles& obstacles,
+                        const std::vector<Polygons>& barred, const SupportRules& rules, Clearance& clearance,
+                        const Progress& progress) {
   const Ground ground{obstacles, barred, rules, clearance};
   return Branches(site, tree, ground).run(progress);
 }

@@ -7,8 +7,8 @@
 
 namespace trellis {
 
-// A site's tips and all that carries them down to the floor, trunks shared with other sites included: each site's support
-// stands by itself, and what several have in common is united with the layers.
+// A site's tips and all that carries them down to the floor, trunks shared with other sites included: each site's
+// support stands by itself, and what several have in common is united with the layers.
 struct Tree {
   std::vector<Tip> tips;
   std::vector<BranchNode> nodes;  // each after those that lie on it
@@ -16,10 +16,13 @@ struct Tree {
 };
 
 // The share of a grove that carries the tips numbered from first on; tips are those of the whole grove.
-Tree shareOf(const Grove& grove, const std::vector<Tip>& tips, std::size_t first, std::size_t count, const std::vector<double>& heights);
+Tree shareOf(const Grove& grove, const std::vector<Tip>& tips, std::size_t first, std::size_t count,
+             const std::vector<double>& heights);
 
-// What stands at each height: outlines of branches, kept clear of the part, landed, and with nothing that rests on nothing.
-Descent letBranchesDown(const DemandSite& site, const Tree& tree, const Obstacles& obstacles, const std::vector<Polygons>& barred,
-                        const SupportRules& rules, Clearance& clearance, const Progress& progress);
+// What stands at each height: outlines of branches, kept clear of the part, landed, and with nothing that rests on
+// nothing.
+Descent letBranchesDown(const DemandSite& site, const Tree& tree, const Obstacles& obstacles,
+                        const std::vector<Polygons>& barred, const SupportRules& rules, Clearance& clearance,
+                        const Progress& progress);
 
 }  // namespace trellis

@@ -15,14 +15,21 @@ namespace {
 constexpr double finest = 0.3, coarsest = 0.5;  // mm across a cell
 constexpr std::size_t mostCells = 24'000'000;   // of the whole field
 constexpr double roomUnit = 0.04;               // mm
-constexpr double narrow = 2, tight = 4;         // mm of room under which a way costs more, much and a little: high trunks need some
-constexpr int deep = 3;                         // levels a branch may fall straight onto the part
+constexpr double narrow = 2,
+                 tight = 4;  // mm of room under which a way costs more, much and a little: high trunks need some
+constexpr int deep = 3;      // levels a branch may fall straight onto the part
 
 // Squared distances, in cells, to the nearest set cell of a row of column distances.
-void alongRow(const std::vector<int>& columnDistance, std::vector<int>& squared, std::vector<int>& from, std::vector<int>& at) {
+void alongRow(const std::vector<int>& columnDistance, std::vector<int>& squared, std::vector<int>& from,
+              std::vector<int>& at) {
   const int width = static_cast<int>(columnDistance.size());
-  const auto f = [&](int x, int i) { return (x - i) * (x - i) + columnDistance[static_cast<std::size_t>(i)] * columnDistance[static_cast<std::size_t>(i)]; };
-  const auto square = [&](int i) { return columnDistance[static_cast<std::size_t>(i)] * columnDistance[static_cast<std::size_t>(i)]; };
+  const auto f = [&](int x, int i) {
+    return (x - i) * (x - i) +
+           columnDistance[static_cast<std::size_t>(i)] * columnDistance[static_cast<std::size_t>(i)];
+  };
+  const auto square = [&](int i) {
+    return columnDistance[static_cast<std::size_t>(i)] * columnDistance[static_cast<std::size_t>(i)];
+  };
   const auto separation = [&](int i, int u) { return (u * u - i * i + square(u) - square(i)) / (2 * (u - i)); };
   int q = 0;
   from[0] = at[0] = 0;
@@ -56,7 +63,8 @@ struct WaysDown::Raster {
 
   void add(const Polygons& region) {
     const double half = field.cell_ / 2;
-    const long dx = std::lround((field.origin_.x() + half) / field.cell_), dy = std::lround((field.origin_.y() + half) / field.cell_);
+    const long dx = std::lround((field.origin_.x() + half) / field.cell_),
+               dy = std::lround((field.origin_.y() + half) / field.cell_);
     forEachInside(region, field.cell_, [&](long x, long y) {
       const int c = static_cast<int>(x - dx), r = static_cast<int>(y - dy);
       if (field.inside(c, r)) set[static_cast<std::size_t>(r * field.width_ + c)] = 1;
@@ -64,21 +72,25 @@ struct WaysDown::Raster {
   }
 };
 
-WaysDown::WaysDown(const Obstacles& obstacles, const std::vector<Polygons>& barred, const SupportRules& rules, double leastRadius, const Box2& within, const Progress& progress)
+WaysDown::WaysDown(const Obstacles& obstacles, const std::vector<Polygons>& barred, const SupportRules& rules,
+                   double leastRadius, const Box2& within, const Progress& progress)
     : floor_(rules.floor), reach_(steepness * std::tan(toRadians(rules.branchLean)) * rise) {
   const double height = (obstacles.plan.spans.empty() ? 0 : obstacles.plan.spans.back().top) - floor_;
   levels_ = static_cast<int>(std::floor(height / rise)) + 1;
   cell_ = std::clamp(reach_ / 2 * 0.999, finest, coarsest);
   const double cells = within.sizes().prod() / (cell_ * cell_) * levels_;
   if (cells > static_cast<double>(mostCells)) cell_ *= std::sqrt(cells / static_cast<double>(mostCells));
-  const auto corner = [&](double v) { return (std::floor(v / cell_) - 0.5) * cell_; };  // cells lie around the places of a lattice
+  const auto corner = [&](double v) {
+    return (std::floor(v / cell_) - 0.5) * cell_;
+  };  // cells lie around the places of a lattice
   origin_ = {corner(within.min().x()), corner(within.min().y())};
   width_ = std::max(1, static_cast<int>(std::ceil((within.max().x() - origin_.x()) / cell_)));
   height_ = std::max(1, static_cast<int>(std::ceil((within.max().y() - origin_.y()) / cell_)));
   const int most = static_cast<int>(reach_ / cell_);
   for (int dy = -most; dy <= most; ++dy)
     for (int dx = -most; dx <= most; ++dx)
-      if (const Vec2 by = Vec2(dx, dy) * cell_; by.norm() <= reach_) moves_.push_back({dx, dy, by, static_cast<int>(std::lround((std::hypot(rise, by.norm()) - rise) * 100))});
+      if (const Vec2 by = Vec2(dx, dy) * cell_; by.norm() <= reach_)
+        moves_.push_back({dx, dy, by, static_cast<int>(std::lround((std::hypot(rise, by.norm()) - rise) * 100))});
   std::stable_sort(moves_.begin(), moves_.end(), [](const Move& a, const Move& b) { return a.cost < b.cost; });
   findRoom(obstacles, rules, progress);
   if (rules.footing == Footing::any) findLedges(obstacles, barred, rules, progress);
@@ -100,22 +112,27 @@ void WaysDown::findRoom(const Obstacles& obstacles, const SupportRules& rules, c
     const int far = width_ + height_;
     const auto w = static_cast<std::size_t>(width_);
     std::vector<int> columnDistance(raster.set.size(), far);
-    for (std::size_t k = 0; k < raster.set.size(); ++k) columnDistance[k] = raster.set[k] ? 0 : k >= w ? std::min(far, columnDistance[k - w] + 1) : far;
-    for (std::size_t k = raster.set.size() - w; k-- > 0;) columnDistance[k] = std::min(columnDistance[k], columnDistance[k + w] + 1);
+    for (std::size_t k = 0; k < raster.set.size(); ++k)
+      columnDistance[k] = raster.set[k] ? 0 : k >= w ? std::min(far, columnDistance[k - w] + 1) : far;
+    for (std::size_t k = raster.set.size() - w; k-- > 0;)
+      columnDistance[k] = std::min(columnDistance[k], columnDistance[k + w] + 1);
     std::vector<int> line(w), squared(w), scratch(w), more(w);
     for (std::size_t r = 0; r < static_cast<std::size_t>(height_); ++r) {
       std::copy_n(columnDistance.begin() + static_cast<std::ptrdiff_t>(r * w), w, line.begin());
       alongRow(line, squared, scratch, more);
       for (std::size_t c = 0; c < w; ++c) {
-        // A cell is as large as its diagonal, and what it stands for may begin anywhere in it and in the one it is measured to.
+        // A cell is as large as its diagonal, and what it stands for may begin anywhere in it and in the one it is
+        // measured to.
         const double distance = std::clamp((std::sqrt(static_cast<double>(squared[c])) - 1) * cell_, 0.0, most);
-        room_[index(static_cast<int>(level), static_cast<int>(c), static_cast<int>(r))] = squared[c] == 0 ? 0 : static_cast<std::uint8_t>(distance / roomUnit);
+        room_[index(static_cast<int>(level), static_cast<int>(c), static_cast<int>(r))] =
+            squared[c] == 0 ? 0 : static_cast<std::uint8_t>(distance / roomUnit);
       }
     }
   });
 }
 
-void WaysDown::findLedges(const Obstacles& obstacles, const std::vector<Polygons>& barred, const SupportRules& rules, const Progress& progress) {
+void WaysDown::findLedges(const Obstacles& obstacles, const std::vector<Polygons>& barred, const SupportRules& rules,
+                          const Progress& progress) {
   ledge_.resize(room_.size());
   parallelFor(static_cast<std::size_t>(levels_), progress, [&](std::size_t level) {
     Raster raster{*this};
@@ -123,7 +140,9 @@ void WaysDown::findLedges(const Obstacles& obstacles, const std::vector<Polygons
     const auto [from, to] = layersWithin(obstacles.plan, top - deep * rise, top);
     for (std::size_t l = from; l < to; ++l) {
       const Polygons& standing = obstacles.standing[l];
-      raster.add(l + 1 < barred.size() && !barred[l + 1].empty() && !standing.empty() ? subtract(standing, barred[l + 1]) : standing);
+      raster.add(l + 1 < barred.size() && !barred[l + 1].empty() && !standing.empty()
+                     ? subtract(standing, barred[l + 1])
+                     : standing);
     }
     for (int r = 1; r + 1 < height_; ++r)
       for (int c = 1; c + 1 < width_; ++c) {
@@ -140,7 +159,8 @@ void WaysDown::findWays(double leastRadius, const Progress& progress) {
   const auto least = static_cast<Cost>(std::min(255.0, std::ceil(leastRadius / roomUnit)));
   for (int level = 0; level < levels_; ++level)
     parallelFor(static_cast<std::size_t>(height_), progress, [&](std::size_t r) {
-      for (int c = 0; c < width_; ++c) cost_[index(level, c, static_cast<int>(r))] = costOf(level, c, static_cast<int>(r), least);
+      for (int c = 0; c < width_; ++c)
+        cost_[index(level, c, static_cast<int>(r))] = costOf(level, c, static_cast<int>(r), least);
     });
 }
 
@@ -153,9 +173,11 @@ WaysDown::Cost WaysDown::costOf(int level, int c, int r, Cost least) const {
   int best = !ledge_.empty() && ledge_[here] ? onPart : noWay;
   for (const Move& move : moves_) {
     if (move.cost >= best) break;
-    if (inside(c + move.dx, r + move.dy)) best = std::min(best, move.cost + cost_[index(level - 1, c + move.dx, r + move.dy)]);
+    if (inside(c + move.dx, r + move.dy))
+      best = std::min(best, move.cost + cost_[index(level - 1, c + move.dx, r + move.dy)]);
   }
-  return static_cast<Cost>(best >= noWay ? noWay : std::min<int>(best + tightness, best < onPart ? onPart - 1 : noWay - 1));
+  return static_cast<Cost>(best >= noWay ? noWay
+                                         : std::min<int>(best + tightness, best < onPart ? onPart - 1 : noWay - 1));
 }
 
 double WaysDown::room(int level, const Vec2& at) const {
@@ -169,7 +191,8 @@ WaysDown::Cost WaysDown::costAt(int level, const Vec2& at) const {
 }
 
 bool WaysDown::isOverLedge(int level, const Vec2& at) const {
-  return !ledge_.empty() && endsOnPart(level, at) && leads(level, at) && ledge_[index(level, column(at.x()), row(at.y()))];
+  return !ledge_.empty() && endsOnPart(level, at) && leads(level, at) &&
+         ledge_[index(level, column(at.x()), row(at.y()))];
 }
 
 std::optional<Vec2> WaysDown::descend(int level, const Vec2& at) const {
@@ -184,10 +207,13 @@ std::optional<Vec2> WaysDown::descend(int level, const Vec2& at) const {
   return best;
 }
 
-std::optional<Vec2> WaysDown::stepTowards(int level, const Vec2& at, const Vec2& wanted, const Vec2& drift, double turn) const {
+std::optional<Vec2> WaysDown::stepTowards(int level, const Vec2& at, const Vec2& wanted, const Vec2& drift,
+                                          double turn) const {
   if (level == 0) return std::nullopt;
   const bool plateOnly = !endsOnPart(level, at);
-  const auto may = [&](int below, const Vec2& there) { return leads(below, there) && !(plateOnly && endsOnPart(below, there)); };
+  const auto may = [&](int below, const Vec2& there) {
+    return leads(below, there) && !(plateOnly && endsOnPart(below, there));
+  };
   // Whether it could still stop, or nearly, before something is in the way.
   const auto goesOn = [&](const Vec2& move) {
     const double speed = move.norm(), next = std::max(0.0, speed - turn);

@@ -12,7 +12,7 @@ enum class BrimSide { outside, inside, both };
 struct AdhesionRules {
   double lineWidth = 0.45;  // mm
   int skirtLoops = 1;
-  double skirtDistance = 5;  // mm of daylight
+  double skirtDistance = 5;             // mm of daylight
   double brimWidth = 0, brimGap = 0.1;  // mm
   BrimSide brimSide = BrimSide::outside;
   int bedLayers = 0;

@@ -15,7 +15,7 @@ namespace trellis {
 namespace {
 
 // Boost computes exactly on 32-bit whole numbers: tenths of a micrometre reach 200 m, enough.
-constexpr double units = 1e4;  // per mm
+constexpr double units = 1e4;        // per mm
 constexpr double coarseness = 0.01;  // mm; the many points of an arc lie on one circle, where exact arithmetic is slow
 
 using Diagram = boost::polygon::voronoi_diagram<double>;
@@ -26,14 +26,16 @@ constexpr ClipperLib::cInt perUnit = static_cast<ClipperLib::cInt>(unitsPerMm / 
 
 Whole whole(const Point& p) { return {static_cast<int>(p.X / perUnit), static_cast<int>(p.Y / perUnit)}; }
 
-// Outlines in whole units that do not touch: where they do, the medial axis goes astray. Empty if there is no saving them.
+// Outlines in whole units that do not touch: where they do, the medial axis goes astray. Empty if there is no saving
+// them.
 Polygons soundOutlines(const Polygons& region) {
   const auto rounded = [](Polygons outlines) {
     for (Polygon& outline : outlines)
       for (Point& p : outline) p = {(p.X + perUnit / 2) / perUnit * perUnit, (p.Y + perUnit / 2) / perUnit * perUnit};
     return outlines;
   };
-  for (const Polygons& outlines : {simplified(region, coarseness), region, simplified(opened(region, coarseness), coarseness / 2)})
+  for (const Polygons& outlines :
+       {simplified(region, coarseness), region, simplified(opened(region, coarseness), coarseness / 2)})
     if (Polygons sound = rounded(outlines); isSimple(sound)) return sound;
   return {};
 }
@@ -81,7 +83,9 @@ std::vector<Node> medialGraph(const Polygons& region, double narrowest) {
     const Vec2 middle((edge.vertex0()->x() + edge.vertex1()->x()) / 2, (edge.vertex0()->y() + edge.vertex1()->y()) / 2);
     if (!contains(region, toPoint(Vec2(middle / units)))) continue;
     const std::size_t a = nodeOf(edge.vertex0(), source), b = nodeOf(edge.vertex1(), source);
-    if (std::min(nodes[a].width, nodes[b].width) < narrowest || std::max(nodes[a].width, nodes[b].width) > 3 * narrowest) continue;
+    if (std::min(nodes[a].width, nodes[b].width) < narrowest ||
+        std::max(nodes[a].width, nodes[b].width) > 3 * narrowest)
+      continue;
     nodes[a].next.push_back(b);
     nodes[b].next.push_back(a);
   }
@@ -101,7 +105,8 @@ void emit(const std::vector<Node>& nodes, const std::vector<std::size_t>& chain,
   for (std::size_t i = 1; i < chain.size(); ++i) {  // long tapers in steps
     const Node &a = nodes[chain[i - 1]], &b = nodes[chain[i]];
     const int steps = std::max(1, static_cast<int>(std::ceil(std::abs(b.width - a.width) / steady)));
-    for (int k = 1; k <= steps; ++k) places.push_back({a.at + (b.at - a.at) * k / steps, a.width + (b.width - a.width) * k / steps});
+    for (int k = 1; k <= steps; ++k)
+      places.push_back({a.at + (b.at - a.at) * k / steps, a.width + (b.width - a.width) * k / steps});
     whole += (b.at - a.at).norm();
   }
   if (whole < narrowest) return;

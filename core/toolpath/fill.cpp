@@ -33,7 +33,8 @@ std::vector<Crossing> findCrossings(const Polygons& region, const Turn& turn, do
     for (const Point& point : outline) {
       const Vec2 b = turn.in(point);
       const double low = std::min(a.y(), b.y()), high = std::max(a.y(), b.y());
-      for (auto k = static_cast<long long>(std::ceil(low / pitch - 0.5)); (static_cast<double>(k) + 0.5) * pitch < high; ++k) {
+      for (auto k = static_cast<long long>(std::ceil(low / pitch - 0.5)); (static_cast<double>(k) + 0.5) * pitch < high;
+           ++k) {
         const double y = (static_cast<double>(k) + 0.5) * pitch;
         crossings.push_back({k, a.x() + (b.x() - a.x()) * (y - a.y()) / (b.y() - a.y())});
       }
@@ -63,7 +64,8 @@ struct Crossed {
 
 }  // namespace
 
-Polygons stripsWithoutHold(const Polygons& lines, double angle, double pitch, double longest, double crooked, double margin) {
+Polygons stripsWithoutHold(const Polygons& lines, double angle, double pitch, double longest, double crooked,
+                           double margin) {
   Polygons strips;
   const Turn turn(angle);
   const double step = pitch * unitsPerMm, past = margin * unitsPerMm;
@@ -88,7 +90,8 @@ Polygons stripsWithoutHold(const Polygons& lines, double angle, double pitch, do
       const Vec2 b = turn.in(line[i]);
       if (since.way.empty()) since.way.push_back(a);
       while (stripOf(a.y()) != stripOf(b.y())) {
-        const double y = (stripOf(a.y()) + (b.y() > a.y() ? 1.5 : 0.5)) * step + (b.y() > a.y() ? 0 : -1);  // just past the fill line
+        const double y = (stripOf(a.y()) + (b.y() > a.y() ? 1.5 : 0.5)) * step +
+                         (b.y() > a.y() ? 0 : -1);  // just past the fill line
         const double t = (y - a.y()) / (b.y() - a.y());
         if (!(t > 0 && t <= 1)) break;
         a += t * (b - a);

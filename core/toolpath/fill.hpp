@@ -15,9 +15,11 @@ Polygons fillLines(const Polygons& region, double angle, double pitch, double sh
 // the piece is narrower than the pitch.
 Polygons linesThroughMissed(const Polygons& region, const Polygons& lines, double angle);
 
-// Where open lines run across fill lines of the same angle and pitch: the strips between two of them along which a line runs too far from
-// crossing to crossing, or too crookedly, to span it. longest and crooked in mm. Each strip reaches margin mm past both fill lines.
-Polygons stripsWithoutHold(const Polygons& lines, double angle, double pitch, double longest, double crooked, double margin);
+// Where open lines run across fill lines of the same angle and pitch: the strips between two of them along which a line
+// runs too far from crossing to crossing, or too crookedly, to span it. longest and crooked in mm. Each strip reaches
+// margin mm past both fill lines.
+Polygons stripsWithoutHold(const Polygons& lines, double angle, double pitch, double longest, double crooked,
+                           double margin);
 
 // The angle among multiples of 10° at which most of the line length across a region has both ends on
 // anchor, that is, along the span; the shortest spans win between equals.

@@ -27,7 +27,8 @@ std::vector<Polygons> commonOf(const std::vector<Polygons>& sections, std::size_
     const std::size_t more = std::min(have, count - have);
     std::vector<Polygons> longer(sections.size());
     parallelFor(sections.size(), progress, [&](std::size_t l) {
-      if (l + have + more <= sections.size()) longer[l] = common[l] == common[l + more] ? common[l] : intersect(common[l], common[l + more]);
+      if (l + have + more <= sections.size())
+        longer[l] = common[l] == common[l + more] ? common[l] : intersect(common[l], common[l + more]);
     });
     common = std::move(longer);
     have += more;
@@ -49,7 +50,8 @@ void markSteep(std::vector<Path>& loops, const Polygons& below) {
   constexpr double share = 0.1;
   for (Path& loop : loops) {
     double over = 0;
-    for (const Polygon& line : linesOutside(asLines({loop.points}), below)) over += lengthOf({loop.feature, loop.width, false, line});
+    for (const Polygon& line : linesOutside(asLines({loop.points}), below))
+      over += lengthOf({loop.feature, loop.width, false, line});
     if (over > share * lengthOf(loop)) loop.feature = Feature::wallSteep;
   }
 }
@@ -58,7 +60,8 @@ void markSteep(std::vector<Path>& loops, const Polygons& below) {
 Polygons joined(Polygons lines) {
   for (std::size_t i = 0; i < lines.size(); ++i)
     for (std::size_t k = i + 1; k < lines.size();) {
-      if (lines[i].front() == lines[k].front() || lines[i].back() == lines[k].back()) std::reverse(lines[k].begin(), lines[k].end());
+      if (lines[i].front() == lines[k].front() || lines[i].back() == lines[k].back())
+        std::reverse(lines[k].begin(), lines[k].end());
       if (lines[k].back() == lines[i].front()) std::swap(lines[i], lines[k]);
       if (lines[i].back() != lines[k].front()) {
         ++k;
@@ -81,7 +84,8 @@ Polygons unprinted(const Walls& walls, double lineWidth) {
 
 class IslandFiller {
  public:
-  IslandFiller(const std::vector<Polygons>& sections, const std::vector<Polygons>& buried, std::size_t layer, const Polygons& carried, const PartRules& rules)
+  IslandFiller(const std::vector<Polygons>& sections, const std::vector<Polygons>& buried, std::size_t layer,
+               const Polygons& carried, const PartRules& rules)
       : sections_(sections), buried_(buried), layer_(layer), carried_(carried), rules_(rules) {}
 
   // Bridges, skins and infill of what the walls leave free, in the order they are printed.
@@ -107,7 +111,8 @@ class IslandFiller {
     const Polygons within = edges.empty() ? reach : subtract(reach, around(edges, w * (0.5 + fillInset)));
     addLines(stages.emplace_back(), feature, w, fillLines(within, angle, w));
     if (rules_.infillDensity <= 0) return;
-    const Polygons room = grow(grow(subtract(rest, skins), -w / 2), w * (0.5 - fillInset));  // but where it is narrower than a line
+    const Polygons room =
+        grow(grow(subtract(rest, skins), -w / 2), w * (0.5 - fillInset));  // but where it is narrower than a line
     addLines(stages.emplace_back(), Feature::infill, w,
              fillLines(room, layer_ % 2 ? oddAngle : evenAngle, w / rules_.infillDensity, w));
   }
@@ -119,8 +124,8 @@ class IslandFiller {
     return bare.empty() ? bare : intersect(rest, grow(bare, w + w / 8));
   }
 
-  // Where a skin borders on infill, one line along its rim, from wall to wall: it spans the infill below, and the ends of skin and
-  // infill lines hold on to it.
+  // Where a skin borders on infill, one line along its rim, from wall to wall: it spans the infill below, and the ends
+  // of skin and infill lines hold on to it.
   Polygons edgesOf(const Polygons& skins, const Polygons& inside) const {
     const double w = rules_.lineWidth;
     Polygons rims = joined(linesInside(asLines(simplified(skins, smoothing)), grow(inside, -w * (fillInset + 0.05))));
@@ -128,12 +133,14 @@ class IslandFiller {
     return rims;
   }
 
-  // Where such a line would run along the infill below and find nothing to hold on to, the skin is to reach to the next infill line.
+  // Where such a line would run along the infill below and find nothing to hold on to, the skin is to reach to the next
+  // infill line.
   Polygons wantingHold(const Polygons& edges) const {
     if (layer_ == 0 || edges.empty() || rules_.infillDensity <= 0) return {};
     const double w = rules_.lineWidth;
     const Polygons overInfill = linesInside(edges, buried_[layer_ - 1]);
-    return unite(stripsWithoutHold(overInfill, layer_ % 2 ? evenAngle : oddAngle, w / rules_.infillDensity, rules_.longestSpan, w / 2, w * fillInset));
+    return unite(stripsWithoutHold(overInfill, layer_ % 2 ? evenAngle : oddAngle, w / rules_.infillDensity,
+                                   rules_.longestSpan, w / 2, w * fillInset));
   }
 
   const std::vector<Polygons>& sections_;
@@ -162,7 +169,8 @@ Walls wallsOf(const Polygons& region, int count, double lineWidth, Feature outer
   return walls;
 }
 
-std::vector<Polygons> buriedIn(const std::vector<Polygons>& sections, const PartRules& rules, const Progress& progress) {
+std::vector<Polygons> buriedIn(const std::vector<Polygons>& sections, const PartRules& rules,
+                               const Progress& progress) {
   const auto top = static_cast<std::size_t>(rules.skinTop), bottom = static_cast<std::size_t>(rules.skinBottom);
   std::vector<Polygons> coarse(sections.size());
   parallelFor(sections.size(), progress, [&](std::size_t l) { coarse[l] = simplified(sections[l], skinCoarseness); });
@@ -176,8 +184,8 @@ std::vector<Polygons> buriedIn(const std::vector<Polygons>& sections, const Part
   return buried;
 }
 
-PartPaths partPaths(std::size_t part, const std::vector<Polygons>& sections, const std::vector<Polygons>& buried, std::size_t layer,
-                    const Polygons& carried, const PartRules& rules) {
+PartPaths partPaths(std::size_t part, const std::vector<Polygons>& sections, const std::vector<Polygons>& buried,
+                    std::size_t layer, const Polygons& carried, const PartRules& rules) {
   PartPaths result;
   const IslandFiller filler(sections, buried, layer, carried, rules);
   for (const Polygons& island : components(sections[layer])) {

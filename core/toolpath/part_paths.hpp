@@ -10,11 +10,11 @@
 namespace trellis {
 
 struct PartRules {
-  double lineWidth = 0.45;     // mm
+  double lineWidth = 0.45;  // mm
   int walls = 2;
   int skinTop = 4, skinBottom = 3;  // layers
-  double infillDensity = 0.15;  // 0–1
-  double longestSpan = 9;       // mm a single line may run over nothing from hold to hold
+  double infillDensity = 0.15;      // 0–1
+  double longestSpan = 9;           // mm a single line may run over nothing from hold to hold
 };
 
 struct PartPaths {
@@ -22,15 +22,15 @@ struct PartPaths {
   Polygons tooThin;               // of the section, what no line can print
 };
 
-// Of each of a part's layers, what has part over it and under it in as many layers as skins are thick. The rest is skin.
+// Of each of a part's layers, what has part over it and under it in as many layers as skins are thick. The rest is
+// skin.
 std::vector<Polygons> buriedIn(const std::vector<Polygons>& sections, const PartRules& rules, const Progress& progress);
 
-// sections are the part's own, one per layer, and buried those without their skins; carried is what support lies right under
-// in this layer.
-// Skins alternate between 45° and 135°; over support they start at 45°, across the interface's lines. A wall is
-// steep when a tenth of it or more has its middle over nothing.
-PartPaths partPaths(std::size_t part, const std::vector<Polygons>& sections, const std::vector<Polygons>& buried, std::size_t layer,
-                    const Polygons& carried, const PartRules& rules);
+// sections are the part's own, one per layer, and buried those without their skins; carried is what support lies right
+// under in this layer. Skins alternate between 45° and 135°; over support they start at 45°, across the interface's
+// lines. A wall is steep when a tenth of it or more has its middle over nothing.
+PartPaths partPaths(std::size_t part, const std::vector<Polygons>& sections, const std::vector<Polygons>& buried,
+                    std::size_t layer, const Polygons& carried, const PartRules& rules);
 
 // Half the angle a skin or infill line is turned by from layer to layer.
 inline constexpr double evenAngle = 45, oddAngle = 135;
@@ -40,8 +40,8 @@ inline constexpr double evenAngle = 45, oddAngle = 135;
 struct Walls {
   std::vector<std::vector<Path>> loops;  // outermost first
   std::vector<Path> thin;
-  Polygons inside;   // what the walls leave free
-  Polygons missed;   // too thin for a loop, whether or not a single line lies there
+  Polygons inside;  // what the walls leave free
+  Polygons missed;  // too thin for a loop, whether or not a single line lies there
 };
 Walls wallsOf(const Polygons& region, int count, double lineWidth, Feature outer, Feature inner);
 

@@ -17,7 +17,8 @@ constexpr std::size_t mostLanes = 4;
 constexpr int leastLoops = 2;
 
 // Slabs with so many lanes; changes that find no room are counted in unpurged.
-std::vector<std::vector<TowerSlab>> slabsWith(std::size_t lanes, const std::vector<TowerLayer>& layers, const TowerRules& rules, std::size_t& unpurged) {
+std::vector<std::vector<TowerSlab>> slabsWith(std::size_t lanes, const std::vector<TowerLayer>& layers,
+                                              const TowerRules& rules, std::size_t& unpurged) {
   std::vector<std::vector<TowerSlab>> slabs(layers.size());
   std::vector<double> tops(lanes, layers.front().bottom);
   unpurged = 0;
@@ -30,7 +31,8 @@ std::vector<std::vector<TowerSlab>> slabsWith(std::size_t lanes, const std::vect
     unpurged += layers[i].changes && !room;
     for (std::size_t lane = 0; lane < lanes; ++lane) {
       const bool purged = layers[i].changes && room && lane == static_cast<std::size_t>(lowest - tops.begin());
-      const bool due = next - tops[lane] > std::max(rules.thickest, rules.layerHeight) + eps && top - tops[lane] > rules.thinnest - eps;
+      const bool due = next - tops[lane] > std::max(rules.thickest, rules.layerHeight) + eps &&
+                       top - tops[lane] > rules.thinnest - eps;
       if (purged || due) slabs[i].push_back({lane, tops[lane], purged});
     }
     for (const TowerSlab& slab : slabs[i]) tops[slab.lane] = top;
@@ -41,7 +43,8 @@ std::vector<std::vector<TowerSlab>> slabsWith(std::size_t lanes, const std::vect
 }  // namespace
 
 PrimeTower planTower(const std::vector<TowerLayer>& layers, const TowerRules& rules) {
-  const bool wanted = rules.purge > 0 && std::any_of(layers.begin(), layers.end(), [](const TowerLayer& layer) { return layer.changes; });
+  const bool wanted = rules.purge > 0 &&
+                      std::any_of(layers.begin(), layers.end(), [](const TowerLayer& layer) { return layer.changes; });
   if (!wanted) return {};
   PrimeTower tower{std::max(least, std::sqrt(rules.purge / (rules.layerHeight * filled))), 0, {}};
   std::size_t unpurged = 0;
@@ -50,7 +53,8 @@ PrimeTower planTower(const std::vector<TowerLayer>& layers, const TowerRules& ru
   return tower;
 }
 
-std::vector<Path> towerLoops(const PrimeTower& tower, const TowerSlab& slab, double top, const Vec2& corner, const TowerRules& rules) {
+std::vector<Path> towerLoops(const PrimeTower& tower, const TowerSlab& slab, double top, const Vec2& corner,
+                             const TowerRules& rules) {
   const double w = rules.lineWidth, height = top - slab.bottom;
   const Vec2 low = corner + Vec2(tower.side * static_cast<double>(slab.lane), 0);
   std::vector<Path> loops;
@@ -76,7 +80,9 @@ std::optional<Vec2> freePlace(const Vec2& size, const std::vector<Box2>& taken, 
     for (double y = margin; y + size.y() + margin <= plate.y(); y += pace) {
       const Box2 place(Vec2(x, y), Vec2(x, y) + size);
       const double distance = (place.center() - middle).norm();
-      const bool isFree = std::all_of(taken.begin(), taken.end(), [&](const Box2& box) { return box.isEmpty() || box.exteriorDistance(place) >= margin; });
+      const bool isFree = std::all_of(taken.begin(), taken.end(), [&](const Box2& box) {
+        return box.isEmpty() || box.exteriorDistance(place) >= margin;
+      });
       if (!isFree || distance >= nearest) continue;
       nearest = distance;
       best = place.min();

@@ -9,8 +9,8 @@
 namespace trellis {
 
 struct TowerRules {
-  double lineWidth = 0.45;  // mm
-  double purge = 45;        // mm³ after each change; 0 builds no tower
+  double lineWidth = 0.45;                                     // mm
+  double purge = 45;                                           // mm³ after each change; 0 builds no tower
   double layerHeight = 0.2, thinnest = 0.05, thickest = 0.32;  // mm
 };
 
@@ -23,16 +23,16 @@ struct TowerLayer {
 // From the lane's last top up to the layer's.
 struct TowerSlab {
   std::size_t lane = 0;
-  double bottom = 0;   // mm
-  bool purged = false; // into this one, not just to keep the lane growing
+  double bottom = 0;    // mm
+  bool purged = false;  // into this one, not just to keep the lane growing
 };
 
 // Layers of supports and parts may alternate by hundredths of a millimetre, too little to purge into: so the tower has
 // lanes side by side, each with slabs of its own that are no thinner than the thinnest and, as far as layers
 // allow, no thicker than the thickest.
 struct PrimeTower {
-  double side = 0;        // mm, of a lane's square
-  std::size_t lanes = 0;  // 0: no tower
+  double side = 0;                                 // mm, of a lane's square
+  std::size_t lanes = 0;                           // 0: no tower
   std::vector<std::vector<TowerSlab>> slabs = {};  // by layer
   Vec2 size() const { return {side * static_cast<double>(lanes), side}; }
 };
@@ -41,8 +41,10 @@ struct PrimeTower {
 // left unpurged.
 PrimeTower planTower(const std::vector<TowerLayer>& layers, const TowerRules& rules);
 
-// The loops of one slab from the outside in, as many as the purge takes, at least two. corner is the tower's lowest in x and y.
-std::vector<Path> towerLoops(const PrimeTower& tower, const TowerSlab& slab, double top, const Vec2& corner, const TowerRules& rules);
+// The loops of one slab from the outside in, as many as the purge takes, at least two. corner is the tower's lowest in
+// x and y.
+std::vector<Path> towerLoops(const PrimeTower& tower, const TowerSlab& slab, double top, const Vec2& corner,
+                             const TowerRules& rules);
 
 // The corner of a free place on the plate for something so large, nearest to what stands there; none if there is no
 // room with a margin, mm, around it.

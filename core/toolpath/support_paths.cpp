@@ -22,17 +22,25 @@ struct Fill {
 
 Fill fillOf(RegionKind kind, const SupportPathRules& rules) {
   switch (kind) {
-    case RegionKind::graded: return {Feature::graded, rules.bodyWalls, interfaceAngle, rules.gradedSpacing, Pattern::lines};
-    case RegionKind::branch: return {Feature::branch, rules.branchWalls, bodyAngle, rules.innerSpacing, rules.innerSpacing > 0 ? Pattern::lines : Pattern::none};
-    case RegionKind::foot: return {Feature::foot, std::max(1, rules.bodyWalls), bodyAngle, rules.bodySpacing / 2, Pattern::lines};
-    case RegionKind::interfaceLower: return {Feature::interfaceLower, 1, interfaceAngle, rules.lowerSpacing, rules.lower};
-    case RegionKind::interfaceUpper: return {Feature::interfaceUpper, 1, interfaceAngle, rules.interfaceSpacing, rules.upper};
-    case RegionKind::body: break;
+    case RegionKind::graded:
+      return {Feature::graded, rules.bodyWalls, interfaceAngle, rules.gradedSpacing, Pattern::lines};
+    case RegionKind::branch:
+      return {Feature::branch, rules.branchWalls, bodyAngle, rules.innerSpacing,
+              rules.innerSpacing > 0 ? Pattern::lines : Pattern::none};
+    case RegionKind::foot:
+      return {Feature::foot, std::max(1, rules.bodyWalls), bodyAngle, rules.bodySpacing / 2, Pattern::lines};
+    case RegionKind::interfaceLower:
+      return {Feature::interfaceLower, 1, interfaceAngle, rules.lowerSpacing, rules.lower};
+    case RegionKind::interfaceUpper:
+      return {Feature::interfaceUpper, 1, interfaceAngle, rules.interfaceSpacing, rules.upper};
+    case RegionKind::body:
+      break;
   }
   return {Feature::supportBody, rules.bodyWalls, bodyAngle, rules.bodySpacing, rules.body};
 }
 
-// Lines in their order become one path where the end of one lies beside the beginning of the next, with no other between.
+// Lines in their order become one path where the end of one lies beside the beginning of the next, with no other
+// between.
 Polygons joinedEnds(const Polygons& lines, const Polygons& room, double pitch) {
   Polygons chains;
   const Polygons within = grow(room, 0.02);
@@ -40,7 +48,9 @@ Polygons joinedEnds(const Polygons& lines, const Polygons& room, double pitch) {
     const auto next = std::find_if(chains.rbegin(), chains.rend(), [&](const Polygon& chain) {
       const Vec2 end = toMm(chain.back()), begin = toMm(line.front()), along = (toMm(line.back()) - begin).normalized();
       const Vec2 step = begin - end;
-      return step.norm() < 3 * pitch && std::abs(step.x() * along.y() - step.y() * along.x()) < 1.5 * pitch && contains(within, toPoint((begin + end) / 2)) && linesOutside({{chain.back(), line.front()}}, within).empty();
+      return step.norm() < 3 * pitch && std::abs(step.x() * along.y() - step.y() * along.x()) < 1.5 * pitch &&
+             contains(within, toPoint((begin + end) / 2)) &&
+             linesOutside({{chain.back(), line.front()}}, within).empty();
     });
     if (next == chains.rend())
       chains.push_back(line);
@@ -63,10 +73,12 @@ std::vector<Path> within(const Polygons& region, const std::vector<Path>& paths)
   return result;
 }
 
-// Walls run along the outline of a piece, not between its own uses: there they would stand on nothing, and hold nothing.
+// Walls run along the outline of a piece, not between its own uses: there they would stand on nothing, and hold
+// nothing.
 Walls wallsAround(const PieceRegion& region, const Fill& fill, double width) {
   constexpr double seam = 0.02;  // mm
-  if (region.beside.empty() || fill.walls == 0) return wallsOf(region.area, fill.walls, width, fill.feature, fill.feature);
+  if (region.beside.empty() || fill.walls == 0)
+    return wallsOf(region.area, fill.walls, width, fill.feature, fill.feature);
   Walls walls = wallsOf(unite(region.area, grow(region.beside, seam)), fill.walls, width, fill.feature, fill.feature);
   for (std::vector<Path>& loops : walls.loops) loops = within(region.area, loops);
   walls.thin = within(region.area, walls.thin);
@@ -84,7 +96,8 @@ Polygons linesBeside(const Polygons& lines, const Polygons& area, double angle, 
   for (const Polygon& line : lines) {
     const Vec2 a = toMm(line.front()), b = toMm(line.back()), along = (b - a).normalized();
     const Vec2 out = along * width / 2, side = Vec2(-along.y(), along.x()) * pitch / 2;
-    covered.push_back({toPoint(a - out - side), toPoint(b + out - side), toPoint(b + out + side), toPoint(a - out + side)});
+    covered.push_back(
+        {toPoint(a - out - side), toPoint(b + out - side), toPoint(b + out + side), toPoint(a - out + side)});
   }
   const Polygons bare = withoutSpecks(opened(subtract(inside, covered), width / 20), width * width / 20);
   return linesThroughMissed(bare, {}, angle);
@@ -99,7 +112,9 @@ std::vector<Path> concentric(Polygons room, const Fill& fill, double width, doub
 
 }  // namespace
 
-int crossingOf(double top, const SupportPathRules& rules) { return static_cast<int>(std::llround(top / rules.layerHeight) % 2); }
+int crossingOf(double top, const SupportPathRules& rules) {
+  return static_cast<int>(std::llround(top / rules.layerHeight) % 2);
+}
 
 Stages regionPaths(const PieceRegion& region, double top, const SupportPathRules& rules) {
   const double w = rules.lineWidth;
@@ -121,13 +136,15 @@ Stages regionPaths(const PieceRegion& region, double top, const SupportPathRules
   if (fill.walls == 0)
     for (Polygon& line : linesThroughMissed(room, lines, angle)) lines.push_back(std::move(line));
   if (region.kind == RegionKind::interfaceUpper || region.kind == RegionKind::interfaceLower)
-    for (Polygon& line : linesBeside(lines, region.area, angle, w, pitch)) paths.push_back({fill.feature, std::min(w, pitch / 2), false, std::move(line)});
+    for (Polygon& line : linesBeside(lines, region.area, angle, w, pitch))
+      paths.push_back({fill.feature, std::min(w, pitch / 2), false, std::move(line)});
   if (fill.pattern == Pattern::zigzag) lines = joinedEnds(lines, room, pitch);
   for (Polygon& line : lines) paths.push_back({fill.feature, w, false, std::move(line)});
   return stages;
 }
 
-std::vector<PathGroup> supportGroups(const SupportLayer& layer, const std::vector<RegionPrint>& regions, const std::vector<RegionPrint>& ties) {
+std::vector<PathGroup> supportGroups(const SupportLayer& layer, const std::vector<RegionPrint>& regions,
+                                     const std::vector<RegionPrint>& ties) {
   std::map<std::pair<std::size_t, int>, PathGroup> groups;  // by piece and filament
   const auto groupOf = [&](std::size_t piece, int tool) -> PathGroup& {
     return groups.try_emplace({piece, tool}, PathGroup{{Owner::piece, piece}, {}, tool}).first->second;

@@ -12,7 +12,9 @@ constexpr double agreed = 0.02;  // share by which comments and volume may diffe
 constexpr double corner = 1 - pi / 4;
 
 // Cross-section, mm², of a line: a rectangle with round ends, or an ellipse where it is higher than wide.
-double sectionOf(double width, double height) { return width >= height ? width * height - corner * height * height : pi * width * height / 4; }
+double sectionOf(double width, double height) {
+  return width >= height ? width * height - corner * height * height : pi * width * height / 4;
+}
 
 double heightFrom(double section, double width) {
   const double under = width * width - 4 * corner * section;  // corner·h² − w·h + A = 0
@@ -24,7 +26,8 @@ void measure(BeadPath& path, const Said& said, const TrialRules& rules) {
   const double section = path.filament * pi * rules.filamentDiameter * rules.filamentDiameter / 4 / path.length();
   path.width = said.width;
   path.height = said.height;
-  if (said.width > 0 && said.height > 0 && std::abs(sectionOf(said.width, said.height) - section) <= agreed * section) return;
+  if (said.width > 0 && said.height > 0 && std::abs(sectionOf(said.width, said.height) - section) <= agreed * section)
+    return;
   path.height = rules.layerHeight > 0 ? rules.layerHeight : heightFrom(section, rules.lineWidth);
   path.width = rules.layerHeight > 0 ? section / rules.layerHeight + corner * rules.layerHeight : rules.lineWidth;
 }

@@ -11,13 +11,13 @@ struct BeadPath {
   std::vector<double> along;         // mm from its beginning to each point
   std::vector<std::uint32_t> lines;  // of the text, of the stretch that ends in each point
   std::uint32_t said = 0;
-  double width = 0, height = 0;      // mm
-  double filament = 0;               // mm of it
+  double width = 0, height = 0;  // mm
+  double filament = 0;           // mm of it
 
   double length() const { return along.back(); }
   double top() const { return points.front().z(); }
   bool isClosed() const;
-  Vec3 at(double way) const;         // mm along it
+  Vec3 at(double way) const;  // mm along it
 };
 
 // In the order they are printed, each with its width and height.

@@ -8,16 +8,19 @@ namespace trellis {
 
 namespace {
 
-constexpr double step = 0.1;      // mm between places looked at along a bead
-constexpr int across = 10;        // places across it: one of them is a tenth of its width
-constexpr double beside = 0.5;    // mm on either side within which support carries too
-constexpr double slack = 1e-3;    // mm, of heights kept as single-precision numbers
+constexpr double step = 0.1;        // mm between places looked at along a bead
+constexpr int across = 10;          // places across it: one of them is a tenth of its width
+constexpr double beside = 0.5;      // mm on either side within which support carries too
+constexpr double slack = 1e-3;      // mm, of heights kept as single-precision numbers
 constexpr double sharpTurn = 0.98;  // cosine; at blunter corners flat ends leave nothing out
 
 class Bearer {
  public:
   Bearer(const BeadPath& path, const HeightField& field, const TrialRules& rules)
-      : path_(path), field_(field), release_(rules.release > 0 ? rules.release : 1.5 * path.height), limit_(rules.bridgeLimit) {}
+      : path_(path),
+        field_(field),
+        release_(rules.release > 0 ? rules.release : 1.5 * path.height),
+        limit_(rules.bridgeLimit) {}
 
   BorneBead borne() {
     for (std::size_t k = 1; k < path_.points.size(); ++k) walk(k);
@@ -61,7 +64,8 @@ class Bearer {
       const Bearing now = bearingAt((i + 0.5) / count);
       if (i > 0 && now != last) {  // where it changes, to a quarter of a step
         double low = (i - 0.5) / count, high = (i + 0.5) / count;
-        for (int halving = 0; halving < 2; ++halving) (bearingAt((low + high) / 2) == last ? low : high) = (low + high) / 2;
+        for (int halving = 0; halving < 2; ++halving)
+          (bearingAt((low + high) / 2) == last ? low : high) = (low + high) / 2;
         extend(from + length * (low + high) / 2, last);
       }
       last = now;
@@ -104,7 +108,9 @@ class Bearer {
   bool endTouches(const Vec3& end) const {
     const double reach = path_.width / 2 + field_.cell();
     for (int k = 0; k < 8; ++k)
-      if (field_.heldBeside(end.head<2>() + reach * Vec2(std::cos(k * pi / 4), std::sin(k * pi / 4)), end.z() - path_.height, end.z())) return true;
+      if (field_.heldBeside(end.head<2>() + reach * Vec2(std::cos(k * pi / 4), std::sin(k * pi / 4)),
+                            end.z() - path_.height, end.z()))
+        return true;
     return false;
   }
 
@@ -115,11 +121,13 @@ class Bearer {
       const double begin = all[all.size() - 2].end, end = all.front().end;
       return isSpan(begin, end + length);
     }
-    const bool held = wraps || ((i > 0 || endTouches(path_.points.front())) && (i + 1 < all.size() || endTouches(path_.points.back())));
+    const bool held = wraps || ((i > 0 || endTouches(path_.points.front())) &&
+                                (i + 1 < all.size() || endTouches(path_.points.back())));
     return held && isSpan(from, to);
   }
 
-  // Short enough, and nowhere farther than a line from straight: a bead over nothing cuts its corners. to may lie past the end of a loop.
+  // Short enough, and nowhere farther than a line from straight: a bead over nothing cuts its corners. to may lie past
+  // the end of a loop.
   bool isSpan(double from, double to) const {
     if (to - from > limit_ + slack) return false;
     const double length = path_.length();
@@ -143,7 +151,9 @@ class Bearer {
 
 }  // namespace
 
-BorneBead bear(const BeadPath& path, const HeightField& field, const TrialRules& rules) { return Bearer(path, field, rules).borne(); }
+BorneBead bear(const BeadPath& path, const HeightField& field, const TrialRules& rules) {
+  return Bearer(path, field, rules).borne();
+}
 
 void lay(const BeadPath& path, const BorneBead& borne, Stuff held, Stuff onAir, HeightField& field) {
   std::size_t at = 0;
@@ -160,7 +170,8 @@ void lay(const BeadPath& path, const BorneBead& borne, Stuff held, Stuff onAir, 
     field.lay(from, b, path.width, bottom, top, stuffOf(borne.stretches[at]));
     if (k + 1 == path.points.size()) continue;
     const Vec2 in = b - path.points[k - 1].head<2>(), out = path.points[k + 1].head<2>() - b;
-    if (in.dot(out) < sharpTurn * in.norm() * out.norm()) field.layCorner(b, path.width, bottom, top, stuffOf(borne.stretches[at]));
+    if (in.dot(out) < sharpTurn * in.norm() * out.norm())
+      field.layCorner(b, path.width, bottom, top, stuffOf(borne.stretches[at]));
   }
 }
 

@@ -29,7 +29,8 @@ double secondsOf(std::vector<Leg>& legs, double acceleration) {
     leave = leg->enter;
   }
   for (std::size_t i = 0; i < legs.size(); ++i)
-    seconds += moveSeconds(legs[i].length, legs[i].enter, i + 1 < legs.size() ? legs[i + 1].enter : 0, legs[i].speed, acceleration);
+    seconds += moveSeconds(legs[i].length, legs[i].enter, i + 1 < legs.size() ? legs[i + 1].enter : 0, legs[i].speed,
+                           acceleration);
   legs.clear();
   return seconds;
 }
@@ -50,7 +51,10 @@ double secondsOf(const GcodeMoves& moves, double acceleration) {
       continue;
     }
     const Vec2 direction = way.head<2>() / flat;
-    const double corner = legs.empty() ? 0 : std::min({cornerSpeed(legs.back().direction, direction, acceleration, deviation), legs.back().speed, move.speed});
+    const double corner = legs.empty()
+                              ? 0
+                              : std::min({cornerSpeed(legs.back().direction, direction, acceleration, deviation),
+                                          legs.back().speed, move.speed});
     legs.push_back({direction, flat, move.speed, corner});
   }
   return seconds + secondsOf(legs, acceleration);

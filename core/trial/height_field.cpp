@@ -65,14 +65,16 @@ void HeightField::lay(const Vec2& a, const Vec2& b, double width, double bottom,
   }
   const auto middle = static_cast<float>((bottom + top) / 2);
   const Level level{static_cast<float>(top), stuff};
-  const int from = static_cast<int>(std::ceil((lowest - low_.y()) / cell_ - 0.5)), to = static_cast<int>(std::floor((highest - low_.y()) / cell_ - 0.5));
+  const int from = static_cast<int>(std::ceil((lowest - low_.y()) / cell_ - 0.5)),
+            to = static_cast<int>(std::floor((highest - low_.y()) / cell_ - 0.5));
   for (int y = from; y <= to; ++y) {
     const double middleY = low_.y() + (y + 0.5) * cell_;
     double left = 1e300, right = -1e300;
     for (std::size_t k = 0; k < 4; ++k) {
       const Vec2 &p = corners[k], &q = corners[(k + 1) % 4];
       if ((p.y() > middleY) == (q.y() > middleY) && p.y() != middleY) continue;
-      const double x = p.y() == q.y() ? p.x() : p.x() + (q.x() - p.x()) * std::clamp((middleY - p.y()) / (q.y() - p.y()), 0.0, 1.0);
+      const double x =
+          p.y() == q.y() ? p.x() : p.x() + (q.x() - p.x()) * std::clamp((middleY - p.y()) / (q.y() - p.y()), 0.0, 1.0);
       left = std::min(left, x);
       right = std::max(right, x);
     }
@@ -82,9 +84,11 @@ void HeightField::lay(const Vec2& a, const Vec2& b, double width, double bottom,
 
 void HeightField::layCorner(const Vec2& at, double width, double bottom, double top, Stuff stuff) {
   const double radius = width / 2;
-  const int from = static_cast<int>(std::ceil((at.y() - radius - low_.y()) / cell_ - 0.5)), to = static_cast<int>(std::floor((at.y() + radius - low_.y()) / cell_ - 0.5));
+  const int from = static_cast<int>(std::ceil((at.y() - radius - low_.y()) / cell_ - 0.5)),
+            to = static_cast<int>(std::floor((at.y() + radius - low_.y()) / cell_ - 0.5));
   for (int y = from; y <= to; ++y) {
-    const double away = low_.y() + (y + 0.5) * cell_ - at.y(), half = std::sqrt(std::max(0.0, radius * radius - away * away));
+    const double away = low_.y() + (y + 0.5) * cell_ - at.y(),
+                 half = std::sqrt(std::max(0.0, radius * radius - away * away));
     layRow(y, at.x() - half, at.x() + half, static_cast<float>((bottom + top) / 2), {static_cast<float>(top), stuff});
   }
 }

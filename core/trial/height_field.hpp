@@ -11,8 +11,8 @@ namespace trellis {
 // loose: of a bead that was itself laid on air.
 enum class Stuff : std::uint8_t { none, part, support, loose };
 
-// Square cells of a tenth of a millimetre, or larger where there would be more than forty million. A cell holds its topmost material,
-// and what was topmost before a bead of the present height was laid over it.
+// Square cells of a tenth of a millimetre, or larger where there would be more than forty million. A cell holds its
+// topmost material, and what was topmost before a bead of the present height was laid over it.
 class HeightField {
  public:
   explicit HeightField(const Box2& room);

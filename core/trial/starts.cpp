@@ -37,7 +37,8 @@ DisjointSets touching(const std::vector<LaidBead>& layer) {
         for (std::int64_t dy = -1; dy <= 1; ++dy)
           if (const auto found = squares.find(keyOf(x + dx, y + dy)); found != squares.end())
             for (const Place& other : found->second)
-              if ((other.at - p).norm() <= (path.width + layer[other.bead].path->width) / 2 + near) sets.join(i, other.bead);
+              if ((other.at - p).norm() <= (path.width + layer[other.bead].path->width) / 2 + near)
+                sets.join(i, other.bead);
       squares[keyOf(x, y)].push_back({p, i});
     }
   }
@@ -62,7 +63,8 @@ std::vector<TrialStart> startsAmong(const std::vector<LaidBead>& layer, int numb
     if (isNew) starts.push_back({Vec3::Zero(), number, 0, path.lines.front()});
     TrialStart& start = starts[found->second];
     Vec3 sum = Vec3::Zero();
-    for (std::size_t k = 1; k < path.points.size(); ++k) sum += (path.points[k] + path.points[k - 1]) / 2 * (path.along[k] - path.along[k - 1]);
+    for (std::size_t k = 1; k < path.points.size(); ++k)
+      sum += (path.points[k] + path.points[k - 1]) / 2 * (path.along[k] - path.along[k - 1]);
     start.at += sum - Vec3(0, 0, path.height * path.length());
     start.length += path.length();
   }

@@ -26,12 +26,14 @@ class Printer {
 
   TrialPrint print(const Progress& progress) {
     for (std::size_t i = 0; i < paths_.size(); ++i) {
-      if (i % 256 == 0) progress.report(0.2 + 0.8 * static_cast<double>(i) / static_cast<double>(paths_.size()), "laying beads");
+      if (i % 256 == 0)
+        progress.report(0.2 + 0.8 * static_cast<double>(i) / static_cast<double>(paths_.size()), "laying beads");
       printPath(paths_[i]);
     }
     endLayer();
     std::sort(out_.tops.begin(), out_.tops.end());
-    out_.tops.erase(std::unique(out_.tops.begin(), out_.tops.end(), [](double a, double b) { return b - a < 1e-6; }), out_.tops.end());
+    out_.tops.erase(std::unique(out_.tops.begin(), out_.tops.end(), [](double a, double b) { return b - a < 1e-6; }),
+                    out_.tops.end());
     return std::move(out_);
   }
 
@@ -44,7 +46,10 @@ class Printer {
         room.extend(Vec2(p.head<2>() + Vec2::Constant(path.width)));
       }
     if (!room.isEmpty() && room.sizes().maxCoeff() > widestPlate)
-      throw Error(fmt::format("The beads of this G-code lie {:.0f} mm apart, more than any plate is wide. Check its units and its G92 commands.", room.sizes().maxCoeff()));
+      throw Error(
+          fmt::format("The beads of this G-code lie {:.0f} mm apart, more than any plate is wide. Check its units and "
+                      "its G92 commands.",
+                      room.sizes().maxCoeff()));
     return room.isEmpty() ? Box2(Vec2::Zero(), Vec2::Ones()) : room;
   }
 
@@ -70,10 +75,12 @@ class Printer {
       double from = path.along[k - 1];
       while (from < path.along[k] - 1e-9) {
         while (at + 1 < borne.stretches.size() && borne.stretches[at].end <= from + 1e-9) ++at;
-        const double to = at + 1 < borne.stretches.size() ? std::min(borne.stretches[at].end, path.along[k]) : path.along[k];
+        const double to =
+            at + 1 < borne.stretches.size() ? std::min(borne.stretches[at].end, path.along[k]) : path.along[k];
         const Bearing bearing = borne.stretches[at].bearing;
-        out_.stretches.push_back({path.at(from).cast<float>(), path.at(to).cast<float>(), static_cast<float>(path.width), static_cast<float>(path.height), bearing,
-                                  path.said, path.lines[k]});
+        out_.stretches.push_back({path.at(from).cast<float>(), path.at(to).cast<float>(),
+                                  static_cast<float>(path.width), static_cast<float>(path.height), bearing, path.said,
+                                  path.lines[k]});
         out_.length[static_cast<std::size_t>(bearing)] += to - from;
         if (isPart(out_.said[path.said])) out_.partLength[static_cast<std::size_t>(bearing)] += to - from;
         from = to;

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// The trial print: what would have printed on air, from G-code text alone. It shares no code with what generates; of all the core it
-// takes the reader of G-code and the two formulas of motion.
+// The trial print: what would have printed on air, from G-code text alone. It shares no code with what generates; of
+// all the core it takes the reader of G-code and the two formulas of motion.
 #pragma once
 
 #include "core/gcode/reader.hpp"
@@ -10,18 +10,18 @@
 
 namespace trellis {
 
-// plate: the first layer. material: over something within half a layer below. release: over support no farther down than it lets go.
-// bridge: between two anchors, straight and short enough. air: none of these.
+// plate: the first layer. material: over something within half a layer below. release: over support no farther down
+// than it lets go. bridge: between two anchors, straight and short enough. air: none of these.
 enum class Bearing : std::uint8_t { plate, material, release, bridge, air };
 inline constexpr std::array<std::string_view, 5> bearingNames{"plate", "material", "release", "bridge", "air"};
 
 struct TrialRules {
-  double lineWidth = 0.45;       // mm, of beads that no comment of ours describes
-  double layerHeight = 0;        // mm, of the same; 0: from the volume and the width
-  double release = 0;            // mm; 0: one and a half of the bead's height
-  double bridgeLimit = 10;       // mm
+  double lineWidth = 0.45;         // mm, of beads that no comment of ours describes
+  double layerHeight = 0;          // mm, of the same; 0: from the volume and the width
+  double release = 0;              // mm; 0: one and a half of the bead's height
+  double bridgeLimit = 10;         // mm
   double filamentDiameter = 1.75;  // mm
-  double acceleration = 1500;    // mm/s², where the text sets none
+  double acceleration = 1500;      // mm/s², where the text sets none
 };
 
 // A straight stretch of bead that stands on one kind of thing.
@@ -29,22 +29,22 @@ struct Stretch {
   Vec3f from = Vec3f::Zero(), to = Vec3f::Zero();  // mm; z is its top
   float width = 0, height = 0;                     // mm
   Bearing bearing = Bearing::air;
-  std::uint32_t said = 0;                          // into TrialPrint::said
-  std::uint32_t line = 0;                          // of the text
+  std::uint32_t said = 0;  // into TrialPrint::said
+  std::uint32_t line = 0;  // of the text
   double length() const { return static_cast<double>((to - from).norm()); }
 };
 
 // Beads of a part that touch one another in a layer and nothing below.
 struct TrialStart {
-  Vec3 at = Vec3::Zero();   // their middle, at their underside
-  int layer = 0;            // counted from 0; layers that are only there for support do not count
-  double length = 0;        // mm of bead
-  std::uint32_t line = 0;   // of the text, where the first of them begins
+  Vec3 at = Vec3::Zero();  // their middle, at their underside
+  int layer = 0;           // counted from 0; layers that are only there for support do not count
+  double length = 0;       // mm of bead
+  std::uint32_t line = 0;  // of the text, where the first of them begins
 };
 
 struct TrialPrint {
   std::vector<Said> said;
-  std::vector<Stretch> stretches;  // in the order they are printed
+  std::vector<Stretch> stretches;                           // in the order they are printed
   using Lengths = std::array<double, bearingNames.size()>;  // mm, by bearing
   Lengths length{}, partLength{};  // of everything; of what belongs to parts, or to nothing that is named
   std::vector<TrialStart> starts;
@@ -60,9 +60,10 @@ struct TrialPrint {
   double onAir() const;  // 0–1, the share of the parts' length
 };
 
-// Height and width of a bead are those of our comments where they agree with the pushed volume within 2 %, else they follow from the
-// volume: the height with the line width of the rules, or the width with their layer height. Ends of stretches are found to a
-// tenth of a millimetre. Weak where a bead floats beside others that hold it: it counts as air all the same.
+// Height and width of a bead are those of our comments where they agree with the pushed volume within 2 %, else they
+// follow from the volume: the height with the line width of the rules, or the width with their layer height. Ends of
+// stretches are found to a tenth of a millimetre. Weak where a bead floats beside others that hold it: it counts as air
+// all the same.
 TrialPrint trialPrint(const GcodeMoves& moves, const TrialRules& rules, const Progress& progress);
 
 bool isPart(const Said& said);     // of a part, or unnamed

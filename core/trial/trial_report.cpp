@@ -32,7 +32,10 @@ nlohmann::json airOf(const TrialPrint& trial) {
       all.back()["to"] = placeOf(stretch.to);
       all.back()["length_mm"] = all.back()["length_mm"].get<double>() + stretch.length();
     } else {
-      all.push_back({{"from", placeOf(stretch.from)}, {"to", placeOf(stretch.to)}, {"length_mm", stretch.length()}, {"line", stretch.line},
+      all.push_back({{"from", placeOf(stretch.from)},
+                     {"to", placeOf(stretch.to)},
+                     {"length_mm", stretch.length()},
+                     {"line", stretch.line},
                      {"feature", trial.said[stretch.said].feature}});
     }
     last = &stretch;
@@ -45,11 +48,21 @@ nlohmann::json airOf(const TrialPrint& trial) {
 nlohmann::json reportOf(const TrialPrint& trial) {
   nlohmann::json starts = nlohmann::json::array();
   for (const TrialStart& start : trial.starts)
-    starts.push_back({{"at", {start.at.x(), start.at.y(), start.at.z()}}, {"layer", start.layer}, {"length_mm", start.length}, {"line", start.line}});
+    starts.push_back({{"at", {start.at.x(), start.at.y(), start.at.z()}},
+                      {"layer", start.layer},
+                      {"length_mm", start.length},
+                      {"line", start.line}});
   nlohmann::json filament = nlohmann::json::object();
   for (const auto& [feature, used] : trial.filament) filament[feature] = {{"mm", used.mm}, {"mm3", used.mm3}};
-  return {{"length_mm", lengthsOf(trial.length)}, {"part_length_mm", lengthsOf(trial.partLength)}, {"part_on_air", trial.onAir()}, {"air", airOf(trial)},
-          {"floating_starts", starts}, {"time_s", trial.seconds}, {"filament", filament}, {"layers", trial.tops.size()}, {"ignored", trial.ignored},
+  return {{"length_mm", lengthsOf(trial.length)},
+          {"part_length_mm", lengthsOf(trial.partLength)},
+          {"part_on_air", trial.onAir()},
+          {"air", airOf(trial)},
+          {"floating_starts", starts},
+          {"time_s", trial.seconds},
+          {"filament", filament},
+          {"layers", trial.tops.size()},
+          {"ignored", trial.ignored},
           {"verdict", verdictOf(trial)}};
 }
 
@@ -58,9 +71,12 @@ std::string verdictOf(const TrialPrint& trial) {
   if (std::accumulate(trial.length.begin(), trial.length.end(), 0.0) <= 0) return "It lays no bead at all.";
   std::string words;
   if (!trial.starts.empty())
-    words = fmt::format("{} {} in mid-air, first at {:.2f} mm height.", trial.starts.size() == 1 ? "One place" : fmt::format("{} places", trial.starts.size()),
+    words = fmt::format("{} {} in mid-air, first at {:.2f} mm height.",
+                        trial.starts.size() == 1 ? "One place" : fmt::format("{} places", trial.starts.size()),
                         trial.starts.size() == 1 ? "begins" : "begin", trial.starts.front().at.z());
-  if (air >= worthSaying) words += fmt::format("{}{:.1f} mm of the part's lines print on air, {:.2f} %.", words.empty() ? "" : " ", air, trial.onAir() * 100);
+  if (air >= worthSaying)
+    words += fmt::format("{}{:.1f} mm of the part's lines print on air, {:.2f} %.", words.empty() ? "" : " ", air,
+                         trial.onAir() * 100);
   return words.empty() ? "Nothing would print on air." : words;
 }
 

@@ -78,7 +78,8 @@ TEST_F(BuildSheetTest, TheStructureIsChosenBesideASentenceOnWhichSuits) {
   open(table(30, 12, 3));
   window.showSheet(3);
   settled();
-  EXPECT_TRUE(window.findChild<QLabel*>("suits")->text().startsWith("Normal suits")) << window.findChild<QLabel*>("suits")->text().toStdString();
+  EXPECT_TRUE(window.findChild<QLabel*>("suits")->text().startsWith("Normal suits"))
+      << window.findChild<QLabel*>("suits")->text().toStdString();
   const auto trees = [this] {
     const auto& all = window.session().shown().build->trees;
     return std::count_if(all.begin(), all.end(), [](const auto& tree) { return tree != nullptr; });

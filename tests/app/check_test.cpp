@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Proving a print in the real window: findings, the trial print, pieces, the strip, layers, G-code of others, the report.
+// Proving a print in the real window: findings, the trial print, pieces, the strip, layers, G-code of others, the
+// report.
 #include "tests/app/window_fixture.hpp"
 
 #include <QComboBox>
@@ -19,24 +20,32 @@ namespace trellis::test {
 namespace {
 
 // A post with an arm from which a bar hangs down: the bar begins in mid-air at 8 mm.
-MeshPtr hanging() { return blocks({0, 5, 10, 14}, {0, 5}, {0, 8, 16, 20}, [](int x, int, int z) { return x == 0 || z == 2 || (x == 2 && z == 1); }); }
+MeshPtr hanging() {
+  return blocks({0, 5, 10, 14}, {0, 5}, {0, 8, 16, 20},
+                [](int x, int, int z) { return x == 0 || z == 2 || (x == 2 && z == 1); });
+}
 
 class CheckTest : public WindowTest {
  protected:
   const Findings& findings() { return window.session().shown().build->findings; }
   // The card of the first finding with a code.
   QWidget* card(const char* code) {
-    const auto at = std::find_if(findings().begin(), findings().end(), [&](const Finding& f) { return f.code == code; });
-    return at == findings().end() ? nullptr : window.findChild<QWidget*>(QString("finding%1").arg(at - findings().begin()));
+    const auto at =
+        std::find_if(findings().begin(), findings().end(), [&](const Finding& f) { return f.code == code; });
+    return at == findings().end() ? nullptr
+                                  : window.findChild<QWidget*>(QString("finding%1").arg(at - findings().begin()));
   }
   void press(QWidget* within, const char* name) {
     QTest::mouseClick(within->findChild<QAbstractButton*>(name), Qt::LeftButton);
   }
   bool has(const char* code) {
-    return std::any_of(findings().begin(), findings().end(), [&](const Finding& f) { return f.code == code && !f.accepted; });
+    return std::any_of(findings().begin(), findings().end(),
+                       [&](const Finding& f) { return f.code == code && !f.accepted; });
   }
   QString verdict() { return window.findChild<QLabel*>("verdict")->text(); }
-  void tried() { ASSERT_TRUE(QTest::qWaitFor([&] { return window.session().trialPrint() != nullptr; }, 30000)); }
+  void tried() {
+    ASSERT_TRUE(QTest::qWaitFor([&] { return window.session().trialPrint() != nullptr; }, 30000));
+  }
   void openBare() {
     open(hanging());
     window.session().perform(ChangeSetting{"support.source", std::string("decisions")});
@@ -108,7 +117,8 @@ TEST_F(CheckTest, AChosenPieceSlidesOut) {
   QTest::qWait(50);
   const QImage before = window.scene().grabFramebuffer();
   window.findChild<QTreeWidget*>("pieces")->topLevelItem(0)->setSelected(true);
-  EXPECT_EQ(window.session().pieceInHand(), window.findChild<QTreeWidget*>("pieces")->topLevelItem(0)->data(0, Qt::UserRole).toInt() - 1);
+  EXPECT_EQ(window.session().pieceInHand(),
+            window.findChild<QTreeWidget*>("pieces")->topLevelItem(0)->data(0, Qt::UserRole).toInt() - 1);
   QTest::qWait(1500);
   EXPECT_NE(window.scene().grabFramebuffer(), before);
   window.findChild<QTreeWidget*>("pieces")->clearSelection();
@@ -195,10 +205,12 @@ TEST_F(CheckTest, AZoneIsDraggedOnTheStrip) {
   settled();
   window.session().choose({Chosen::zone, 0});
   Strip& strip = window.strip();
-  const QPoint from(strip.width() - 26, static_cast<int>(strip.pixelOf(5))), to(strip.width() - 26, static_cast<int>(strip.pixelOf(11)));
+  const QPoint from(strip.width() - 26, static_cast<int>(strip.pixelOf(5))),
+      to(strip.width() - 26, static_cast<int>(strip.pixelOf(11)));
   QTest::mousePress(&strip, Qt::LeftButton, Qt::NoModifier, from);
   for (int k = 1; k <= 3; ++k) {
-    QMouseEvent move(QEvent::MouseMove, from + (to - from) * k / 3, strip.mapToGlobal(from), Qt::NoButton, Qt::LeftButton, Qt::NoModifier);
+    QMouseEvent move(QEvent::MouseMove, from + (to - from) * k / 3, strip.mapToGlobal(from), Qt::NoButton,
+                     Qt::LeftButton, Qt::NoModifier);
     QApplication::sendEvent(&strip, &move);
   }
   QTest::mouseRelease(&strip, Qt::LeftButton, Qt::NoModifier, to);
@@ -235,7 +247,8 @@ TEST_F(CheckTest, TheReportSaysWhatMatters) {
       document.setHtml(QString::fromUtf8(file.readAll()));
       text = document.toPlainText();
     }
-    for (const char* words : {"Free lean", "Gap above", "0.2 mm", "Tally", "begins in mid-air", "Findings", "part"}) EXPECT_TRUE(text.simplified().contains(words)) << name << " lacks " << words << "\n" << text.toStdString();
+    for (const char* words : {"Free lean", "Gap above", "0.2 mm", "Tally", "begins in mid-air", "Findings", "part"})
+      EXPECT_TRUE(text.simplified().contains(words)) << name << " lacks " << words << "\n" << text.toStdString();
   }
 }
 

@@ -24,7 +24,9 @@ class MarkingTest : public WindowTest {
   const Build& built() { return *window.session().shown().build; }
   const std::vector<Site>& sites() { return built().parts[0].sites->list; }
   void hold(Brush brush) { window.session().setBrush(brush); }
-  void clickAt(const Vec3& at, Qt::KeyboardModifiers keys = Qt::NoModifier) { QTest::mouseClick(&window.scene(), Qt::LeftButton, keys, pixelOf(at)); }
+  void clickAt(const Vec3& at, Qt::KeyboardModifiers keys = Qt::NoModifier) {
+    QTest::mouseClick(&window.scene(), Qt::LeftButton, keys, pixelOf(at));
+  }
   void look(double yaw, double pitch) {
     window.scene().camera().turnTo(yaw, pitch);
     window.scene().fitAll();
@@ -33,7 +35,8 @@ class MarkingTest : public WindowTest {
   // What the scene shows of a place.
   Vec3 seenAt(const QPoint& pixel) {
     const Camera::Ray ray = window.scene().camera().rayAt(pixel);
-    const auto hit = treeOf(part().mesh)->firstHit(toPlate().inverse() * ray.origin, toPlate().inverse().linear() * ray.direction);
+    const auto hit =
+        treeOf(part().mesh)->firstHit(toPlate().inverse() * ray.origin, toPlate().inverse().linear() * ray.direction);
     return hit ? Vec3(toPlate() * hit->point) : Vec3(Vec3::Zero());
   }
 };
@@ -45,7 +48,8 @@ TEST_F(MarkingTest, TwinStrokesOnTheSnailsEyeStalks) {
   hold({.tool = Tool::ball, .radius = 3, .twin = true});
   ASSERT_TRUE(QTest::qWaitFor([&] { return window.session().twinPlane().has_value(); }, 60000));
   EXPECT_GT(window.session().twinPlane()->fit, 0.5);
-  const auto eye = std::find_if(sites().begin(), sites().end(), [](const Site& site) { return !site.starts.empty() && site.high > 15; });
+  const auto eye = std::find_if(sites().begin(), sites().end(),
+                                [](const Site& site) { return !site.starts.empty() && site.high > 15; });
   ASSERT_NE(eye, sites().end());
   look(-70, -30);
   const QPoint pixel = pixelOf(eye->at);
@@ -105,7 +109,8 @@ TEST_F(MarkingTest, TheCutFollowsKeysAndWheel) {
   ASSERT_TRUE(window.session().cutaway());
   EXPECT_NEAR(window.session().cutaway()->normal.y(), 1, 0.1);
   EXPECT_NEAR(window.session().cutaway()->at.y(), box.min().y(), 1);
-  QWheelEvent slide(pixel, window.scene().mapToGlobal(pixel), {}, {0, 120}, Qt::NoButton, Qt::ShiftModifier, Qt::NoScrollPhase, false);
+  QWheelEvent slide(pixel, window.scene().mapToGlobal(pixel), {}, {0, 120}, Qt::NoButton, Qt::ShiftModifier,
+                    Qt::NoScrollPhase, false);
   QApplication::sendEvent(&window.scene(), &slide);
   EXPECT_GT(window.session().cutaway()->at.y(), box.min().y() + 0.05);
   const Vec3 normal = window.session().cutaway()->normal;
@@ -146,7 +151,8 @@ TEST_F(MarkingTest, HoldsTheFinialByTwoBands) {
   const double one = marked(Mark::enforce);
   EXPECT_GT(one, 20);
   Strip& strip = window.strip();
-  const QPoint from(strip.width() / 2, static_cast<int>(strip.pixelOf(50))), to(strip.width() / 2, static_cast<int>(strip.pixelOf(56)));
+  const QPoint from(strip.width() / 2, static_cast<int>(strip.pixelOf(50))),
+      to(strip.width() / 2, static_cast<int>(strip.pixelOf(56)));
   QTest::mousePress(&strip, Qt::LeftButton, {}, from);
   QMouseEvent move(QEvent::MouseMove, to, strip.mapToGlobal(to), Qt::NoButton, Qt::LeftButton, Qt::NoModifier);
   QApplication::sendEvent(&strip, &move);
@@ -154,7 +160,9 @@ TEST_F(MarkingTest, HoldsTheFinialByTwoBands) {
   settled();
   EXPECT_GT(marked(Mark::enforce), 1.3 * one);
   EXPECT_GT(supportVolume(), before);
-  EXPECT_TRUE(std::any_of(built().prices.begin(), built().prices.end(), [](const Price& price) { return price.cause.kind == CauseKind::hold && price.use.volume > 0; }));
+  EXPECT_TRUE(std::any_of(built().prices.begin(), built().prices.end(), [](const Price& price) {
+    return price.cause.kind == CauseKind::hold && price.use.volume > 0;
+  }));
 }
 
 TEST_F(MarkingTest, AllOfItIsUndoneRedoneSavedAndOpenedAgain) {
@@ -247,10 +255,12 @@ TEST_F(MarkingTest, AFindingsRemedyIsAButton) {
   window.session().perform(AddProp{0, Vec3(125, 105, 18), 3});  // on the upper side
   settled();
   const auto& findings = built().findings;
-  const auto idle = std::find_if(findings.begin(), findings.end(), [](const Finding& finding) { return finding.code == "prop-idle"; });
+  const auto idle = std::find_if(findings.begin(), findings.end(),
+                                 [](const Finding& finding) { return finding.code == "prop-idle"; });
   ASSERT_NE(idle, findings.end());
   window.showSheet(4);
-  auto* button = window.findChild<QWidget*>(QString("finding%1").arg(idle - findings.begin()))->findChild<QAbstractButton*>("remedy0");
+  auto* button = window.findChild<QWidget*>(QString("finding%1").arg(idle - findings.begin()))
+                     ->findChild<QAbstractButton*>("remedy0");
   EXPECT_EQ(button->text(), "Remove prop");
   QTest::mouseClick(button, Qt::LeftButton);
   settled();
@@ -283,7 +293,8 @@ TEST_F(MarkingTest, AZoneIsStretchedByItsHandle) {
   window.session().choose({Chosen::zone, 0});
   look(-60, 25);
   const auto& handles = window.scene().handles();
-  const auto face = std::find_if(handles.begin(), handles.end(), [](const Handle& h) { return h.kind == Handle::stretch && h.axis == 2; });
+  const auto face = std::find_if(handles.begin(), handles.end(),
+                                 [](const Handle& h) { return h.kind == Handle::stretch && h.axis == 2; });
   ASSERT_NE(face, handles.end());
   const Vec3 corner = face->line.front();
   stroke(pixelOf(corner), pixelOf(corner + Vec3(0, 0, 6)));

@@ -168,12 +168,14 @@ TEST_F(PlacingTest, ARingTurnsByFivesAndTheCornerScales) {
   window.scene().fitAll();
   QTest::qWait(20);
   const auto handles = window.scene().handles();
-  const auto ring = std::find_if(handles.begin(), handles.end(), [](const Handle& h) { return h.kind == Handle::turn && h.axis == 2; });
+  const auto ring = std::find_if(handles.begin(), handles.end(),
+                                 [](const Handle& h) { return h.kind == Handle::turn && h.axis == 2; });
   drag(pixelOf(ring->line[5]), pixelOf(ring->line[13]));  // 8 of 64 stretches: 45°
   EXPECT_NEAR(part().placement.turn.z(), 45, 5.1);
   EXPECT_NEAR(std::fmod(part().placement.turn.z(), 5), 0, 1e-6);
   undo();
-  const auto corner = std::find_if(handles.begin(), handles.end(), [](const Handle& h) { return h.kind == Handle::scale; });
+  const auto corner =
+      std::find_if(handles.begin(), handles.end(), [](const Handle& h) { return h.kind == Handle::scale; });
   const QPoint from = pixelOf((corner->line[0] + corner->line[1]) / 2), middle = pixelOf(bounds().center());
   drag(from, middle + (from - middle) * 2);
   EXPECT_NEAR(part().placement.scale.x(), 2, 0.1);
@@ -188,7 +190,9 @@ TEST_F(PlacingTest, TurningsAreTriedByAClickAndKeptByASecond) {
   ASSERT_TRUE(QTest::qWaitFor([&] { return sets.count() >= 2; }, 20000));
   auto* list = window.findChild<QListWidget*>("turnings");
   ASSERT_GE(list->count(), 4);
-  const auto clickOn = [&](int row) { QTest::mouseClick(list->viewport(), Qt::LeftButton, {}, list->visualItemRect(list->item(row)).center()); };
+  const auto clickOn = [&](int row) {
+    QTest::mouseClick(list->viewport(), Qt::LeftButton, {}, list->visualItemRect(list->item(row)).center());
+  };
   clickOn(0);
   EXPECT_TRUE(window.session().isTrying());
   EXPECT_NEAR(bounds().min().z(), 0, 1e-6);
@@ -211,7 +215,8 @@ TEST_F(PlacingTest, AReplacedMeshKeepsItsMarksAndListsTheRest) {
   window.session().perform(mark);
   const double marked = markedArea(*part().mesh, Affine::Identity(), *part().marks, Mark::enforce);
   ASSERT_GT(marked, 10);
-  writeFileAtomically(folder / "revised.stl", writeStl(*together({box({0, 0, 10}, {26, 20, 14}), box({8, 8, 0}, {12, 12, 10})})));
+  writeFileAtomically(folder / "revised.stl",
+                      writeStl(*together({box({0, 0, 10}, {26, 20, 14}), box({8, 8, 0}, {12, 12, 10})})));
   window.session().tryReplacing(QString::fromStdString(folder / "revised.stl"));
   ASSERT_TRUE(QTest::qWaitFor([&] { return window.session().isTrying(); }, 20000));
   window.session().keepTrial();
@@ -236,7 +241,8 @@ TEST_F(PlacingTest, APartsOwnSettingsAreItsOwn) {
   EXPECT_TRUE(part(0).settings.empty());
   const Tally& tally = window.session().shown().build->tally;
   ASSERT_EQ(tally.pieces.size(), 2u);
-  const double more = std::max(tally.pieces[0].volume, tally.pieces[1].volume), less = std::min(tally.pieces[0].volume, tally.pieces[1].volume);
+  const double more = std::max(tally.pieces[0].volume, tally.pieces[1].volume),
+               less = std::min(tally.pieces[0].volume, tally.pieces[1].volume);
   EXPECT_LT(less, 0.8 * more);
   window.session().setEditsPart(false);
   EXPECT_NEAR(window.findChild<QWidget*>("support.body.spacing")->findChild<QDoubleSpinBox*>()->value(), 2.2, 1e-9);
@@ -265,7 +271,8 @@ TEST_F(PlacingTest, SeveralFilesAreDroppedAtOnce) {
   QApplication::sendEvent(&window, &drop);
   ASSERT_TRUE(QTest::qWaitFor([&] { return window.session().project()->parts.size() == 2; }, 20000));
   settled();
-  EXPECT_THAT(window.session().shown().build->findings, testing::Contains(testing::Field(&Finding::code, std::string("parts-overlap"))));
+  EXPECT_THAT(window.session().shown().build->findings,
+              testing::Contains(testing::Field(&Finding::code, std::string("parts-overlap"))));
   press("arrange");
   settled();
   EXPECT_TRUE(window.session().shown().build->findings.empty());

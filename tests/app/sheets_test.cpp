@@ -77,9 +77,11 @@ TEST_F(SheetsTest, NothingIsCutOffInASmallWindow) {
     ASSERT_NE(sheet(), nullptr);
     const QScrollArea* area = sheet()->findChild<QScrollArea*>();
     ASSERT_NE(area, nullptr);
-    EXPECT_LE(area->widget()->minimumSizeHint().width(), area->viewport()->width()) << MainWindow::sheetNames()[i].toStdString();
+    EXPECT_LE(area->widget()->minimumSizeHint().width(), area->viewport()->width())
+        << MainWindow::sheetNames()[i].toStdString();
     for (const QLabel* label : sheet()->findChildren<QLabel*>())
-      EXPECT_TRUE(!label->isVisible() || label->wordWrap() || label->sizeHint().width() <= label->width() + 1) << label->text().toStdString();
+      EXPECT_TRUE(!label->isVisible() || label->wordWrap() || label->sizeHint().width() <= label->width() + 1)
+          << label->text().toStdString();
   }
   EXPECT_GE(window.scene().width(), 400);
   EXPECT_LE(window.width(), 1024);
@@ -105,14 +107,18 @@ TEST_F(SheetsTest, EverythingOnASheetIsReachedByTab) {
     QTest::qWait(10);
     std::set<QWidget*> wanted, met;
     for (QWidget* widget : sheet()->findChildren<QWidget*>())
-      if (widget->isVisible() && widget->isEnabled() && (qobject_cast<QDoubleSpinBox*>(widget) || qobject_cast<QComboBox*>(widget) || qobject_cast<QCheckBox*>(widget)))
+      if (widget->isVisible() && widget->isEnabled() &&
+          (qobject_cast<QDoubleSpinBox*>(widget) || qobject_cast<QComboBox*>(widget) ||
+           qobject_cast<QCheckBox*>(widget)))
         wanted.insert(widget);
     window.scene().setFocus();
     for (int step = 0; step < 200; ++step) {
       QTest::keyClick(QApplication::focusWidget() ? QApplication::focusWidget() : &window, Qt::Key_Tab);
       met.insert(QApplication::focusWidget());
     }
-    for (QWidget* widget : wanted) EXPECT_TRUE(met.count(widget)) << MainWindow::sheetNames()[i].toStdString() << ": " << widget->parent()->objectName().toStdString();
+    for (QWidget* widget : wanted)
+      EXPECT_TRUE(met.count(widget)) << MainWindow::sheetNames()[i].toStdString() << ": "
+                                     << widget->parent()->objectName().toStdString();
   }
 }
 
@@ -144,8 +150,10 @@ TEST_F(SheetsTest, TheTallySaysWhatTheReportSays) {
   open(table(30, 12, 3));
   const Build& build = *window.session().shown().build;
   const double total = grams(build.tally.whole(), window.session().settings());
-  EXPECT_THAT(textOf(window.tally()).toStdString(), testing::HasSubstr(QString::number(total, 'f', 1).toStdString() + " g"));
-  EXPECT_THAT(textOf(window.tally()).toStdString(), testing::HasSubstr(durationWords(build.tally.seconds).toStdString()));
+  EXPECT_THAT(textOf(window.tally()).toStdString(),
+              testing::HasSubstr(QString::number(total, 'f', 1).toStdString() + " g"));
+  EXPECT_THAT(textOf(window.tally()).toStdString(),
+              testing::HasSubstr(durationWords(build.tally.seconds).toStdString()));
   QTest::keyClick(&window, Qt::Key_T, Qt::ControlModifier);
   EXPECT_THAT(textOf(window.tally()).toStdString(), testing::HasSubstr("upper interface"));
   window.tally().pin();
@@ -202,7 +210,8 @@ TEST_F(SheetsTest, NoTwoCommandsShareAShortcut) {
     for (QAction* action : top->menu()->actions()) {
       if (action->shortcut().isEmpty()) continue;
       const QString key = action->shortcut().toString();
-      EXPECT_TRUE(owners.emplace(key, action->text()).second) << key.toStdString() << ": " << owners[key].toStdString() << " and " << action->text().toStdString();
+      EXPECT_TRUE(owners.emplace(key, action->text()).second)
+          << key.toStdString() << ": " << owners[key].toStdString() << " and " << action->text().toStdString();
     }
   EXPECT_GT(owners.size(), 20u);
 }
@@ -256,7 +265,8 @@ TEST(Camera, PixelsAndRaysAgree) {
       ASSERT_TRUE(pixel);
       const Camera::Ray ray = camera.rayAt(*pixel);
       const Vec3 along = point - ray.origin;
-      EXPECT_LT((along - along.dot(ray.direction) / ray.direction.squaredNorm() * ray.direction).norm(), 0.05) << yaw << ", " << pitch;
+      EXPECT_LT((along - along.dot(ray.direction) / ray.direction.squaredNorm() * ray.direction).norm(), 0.05)
+          << yaw << ", " << pitch;
     }
 }
 

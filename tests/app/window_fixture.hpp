@@ -36,7 +36,8 @@ class WindowTest : public testing::Test {
 
   // Until the newest project is built and drawn.
   void settled() {
-    ASSERT_TRUE(QTest::qWaitFor([&] { return !window.session().project()->parts.empty() && !window.session().isStale(); }, 60000));
+    ASSERT_TRUE(QTest::qWaitFor(
+        [&] { return !window.session().project()->parts.empty() && !window.session().isStale(); }, 60000));
     QTest::qWait(20);
   }
 
@@ -61,7 +62,9 @@ class WindowTest : public testing::Test {
 
   void click(const char* name) { QTest::mouseClick(window.findChild<QAbstractButton*>(name), Qt::LeftButton); }
 
-  void set(const char* key, double value) { window.findChild<QWidget*>(key)->findChild<QDoubleSpinBox*>()->setValue(value); }
+  void set(const char* key, double value) {
+    window.findChild<QWidget*>(key)->findChild<QDoubleSpinBox*>()->setValue(value);
+  }
 
   double supportVolume() { return window.session().shown().build->tally.support().volume; }
 

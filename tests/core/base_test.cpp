@@ -21,7 +21,8 @@ using testing::HasSubstr;
 TEST(Archive, EqualEntriesAreEqualBytesAndComeBack) {
   std::string large(200'000, 'x');
   for (std::size_t i = 0; i < large.size(); i += 3) large[i] = static_cast<char>(i * 7);
-  const std::vector<std::pair<std::string, std::string>> entries{{"a/b.bin", large}, {"empty", ""}, {"käfer.txt", "leaf"}};
+  const std::vector<std::pair<std::string, std::string>> entries{
+      {"a/b.bin", large}, {"empty", ""}, {"käfer.txt", "leaf"}};
   const std::string bytes = writeArchive(entries);
   EXPECT_EQ(bytes, writeArchive(entries));
   const ArchiveReader archive(bytes, "test.3mf");
@@ -127,7 +128,11 @@ TEST(ParallelFor, IsTheSameOnAnyNumberOfThreadsAndStopsWhenCancelled) {
   EXPECT_EQ(squares(), many);
   Progress progress;
   std::size_t done = 0;
-  EXPECT_THROW(parallelFor(1000, progress, [&](std::size_t) { if (++done == 10) progress.cancel(); }), Cancelled);
+  EXPECT_THROW(parallelFor(1000, progress,
+                           [&](std::size_t) {
+                             if (++done == 10) progress.cancel();
+                           }),
+               Cancelled);
   EXPECT_EQ(done, 10u);
 }
 

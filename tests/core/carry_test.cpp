@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Marks on a mesh that is replaced by a revised one.
-#include "core/marks/brush.hpp"
 #include "core/marks/carry.hpp"
+#include "core/marks/brush.hpp"
 #include "core/mesh/nearest.hpp"
 #include "tests/package_mesh.hpp"
 #include "tests/shapes.hpp"
@@ -15,7 +15,9 @@ MarksPtr dab(const MeshPtr& mesh, const Vec3& at, double radius, Mark mark, cons
   return paint({mesh, treeOf(mesh)}, before, BallStroke{{at}, radius}, mark, {});
 }
 
-double marked(const MeshPtr& mesh, const MarksPtr& marks, Mark kind = Mark::enforce) { return markedArea(*mesh, Affine::Identity(), *marks, kind); }
+double marked(const MeshPtr& mesh, const MarksPtr& marks, Mark kind = Mark::enforce) {
+  return markedArea(*mesh, Affine::Identity(), *marks, kind);
+}
 
 TEST(CarryMarks, OntoTheSameMeshChangesNothing) {
   const MeshPtr ball = sphere({0, 0, 10}, 10, 30, 60);
@@ -68,7 +70,8 @@ TEST(NearestOnTriangle, IsNoFartherThanAnyPointOfIt) {
         double best = 1e9;
         for (double u = 0; u <= 1; u += 0.02)
           for (double v = 0; u + v <= 1 + 1e-9; v += 0.02)
-            best = std::min(best, (corners[0] + u * (corners[1] - corners[0]) + v * (corners[2] - corners[0]) - p).norm());
+            best =
+                std::min(best, (corners[0] + u * (corners[1] - corners[0]) + v * (corners[2] - corners[0]) - p).norm());
         EXPECT_LE(ours, best + 1e-9);
         EXPECT_GE(ours, best - 0.1);
       }

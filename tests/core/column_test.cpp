@@ -35,7 +35,8 @@ TEST_P(HeightsTest, EndExactlyUnderTheGapInPrintableLayers) {
       EXPECT_GE(slab, rules.thinnest - tiny) << "under " << heights[i - 1];
       EXPECT_LE(slab, std::max({rules.thickest, height, first}) + tiny) << "under " << heights[i - 1];
     }
-    for (std::size_t i = lowest; i <= lowest + 3; ++i) EXPECT_TRUE(has(heights, plan.spans[i].bottom - gap)) << "layer " << i;
+    for (std::size_t i = lowest; i <= lowest + 3; ++i)
+      EXPECT_TRUE(has(heights, plan.spans[i].bottom - gap)) << "layer " << i;
     // Low down the support is printed with the part's own layers.
     EXPECT_TRUE(has(heights, plan.spans[0].top));
     EXPECT_TRUE(has(heights, plan.spans[1].top));
@@ -44,7 +45,8 @@ TEST_P(HeightsTest, EndExactlyUnderTheGapInPrintableLayers) {
 
 INSTANTIATE_TEST_SUITE_P(Gaps, HeightsTest,
                          testing::Combine(testing::Values(0.08, 0.12, 0.2, 0.28), testing::Values(0.2, 0.3),
-                                          testing::Values(0.0, 0.05, 0.17, 0.2, 0.24, 0.4, 1.0), testing::Values(0, 3, 5)));
+                                          testing::Values(0.0, 0.05, 0.17, 0.2, 0.24, 0.4, 1.0),
+                                          testing::Values(0, 3, 5)));
 
 // A shelf of 20 × 20 mm at 10 mm over the plate and whatever stands under it, cut at 0.2 mm.
 class ColumnTest : public testing::Test {
@@ -86,7 +88,8 @@ TEST_F(ColumnTest, StandsOnThePlateAndCoversWhatItCarries) {
   ASSERT_FALSE(column.slabs.empty());
   EXPECT_NEAR(column.slabs.front().top, 9.8, tiny);
   EXPECT_NEAR(column.slabs.back().bottom, 0, tiny);
-  for (std::size_t i = 1; i < column.slabs.size(); ++i) EXPECT_NEAR(column.slabs[i].top, column.slabs[i - 1].bottom, tiny);
+  for (std::size_t i = 1; i < column.slabs.size(); ++i)
+    EXPECT_NEAR(column.slabs[i].top, column.slabs[i - 1].bottom, tiny);
   for (const ColumnSlab& slab : column.slabs) EXPECT_NEAR(area(slab.body) + area(slab.interface), 400, 1);
 }
 
@@ -98,7 +101,8 @@ TEST_F(ColumnTest, TheInterfaceIsAsManyLayersAsAsked) {
     int found = 0;
     for (const ColumnSlab& slab : column.slabs) found += !slab.interface.empty();
     EXPECT_EQ(found, layers);
-    for (int i = 0; i < layers; ++i) EXPECT_TRUE(column.slabs[static_cast<std::size_t>(i)].body.empty()) << "layer " << i << " from the top";
+    for (int i = 0; i < layers; ++i)
+      EXPECT_TRUE(column.slabs[static_cast<std::size_t>(i)].body.empty()) << "layer " << i << " from the top";
   }
 }
 
@@ -130,7 +134,8 @@ TEST_F(ColumnTest, DoesNotStandOnBlockedSurface) {
   const Column column = columnOver({{4.0, rectangle({Vec2(10, -5), Vec2(25, 25)})}}, {});
   // Each line may stand half on the one below, so the column leans out over what is blocked: 0.225 mm for
   // every 0.2 mm, from the ledge's border on.
-  for (const double x : {11.0, 13.0, 15.0}) EXPECT_GE(lowestOver(column, {x, 10}), 4 + (x - 10) / 0.225 * 0.2 - 0.41) << "x = " << x;
+  for (const double x : {11.0, 13.0, 15.0})
+    EXPECT_GE(lowestOver(column, {x, 10}), 4 + (x - 10) / 0.225 * 0.2 - 0.41) << "x = " << x;
   EXPECT_EQ(lowestOver(column, {17, 10}), 1e9);
   EXPECT_NEAR(column.withoutFooting, 20 * (10 - 28 * 0.225), 6);
 }
@@ -165,7 +170,8 @@ TEST_F(ColumnTest, ATinyDemandStillGetsTwoLinesOfSupport) {
 
 TEST_F(ColumnTest, TwoColumnsOfOneHeightAreOneLayer) {
   const auto column = std::make_shared<const Column>(columnOver({}, {}));
-  const SupportLayers alone = assembleSupport({column}, Progress()), twice = assembleSupport({column, column}, Progress());
+  const SupportLayers alone = assembleSupport({column}, Progress()),
+                      twice = assembleSupport({column, column}, Progress());
   ASSERT_EQ(alone.layers.size(), twice.layers.size());
   EXPECT_EQ(twice.pieces.size(), 1u);
   EXPECT_EQ(twice.pieces[0].sites, (std::vector<std::size_t>{0, 1}));

@@ -41,8 +41,10 @@ TEST(CommandLine, PerformsEveryDecision) {
     {{"do":"prop","at":[120,110,12],"width":2.5}}, {{"do":"prop","at":[130,110,12]}},
     {{"do":"change_prop","prop":1,"width":5,"at":[131,110,12],"set":{{"support.body.spacing":0.9}}}}, {{"do":"remove_prop","prop":0}},
     {{"do":"site","at":[127,105,12],"choice":"enforce","set":{{"support.gap.above":0.3}}}},
-    {{"do":"remove","at":[131,110,6],"reach":"column"}}])", folder / "solid.stl"));
-  const CliRun run = cli("build " + (folder / "shelf.stl") + " --ops " + (folder / "ops.json") + " --project " + (folder / "out.3mf") + " --json");
+    {{"do":"remove","at":[131,110,6],"reach":"column"}}])",
+                                                       folder / "solid.stl"));
+  const CliRun run = cli("build " + (folder / "shelf.stl") + " --ops " + (folder / "ops.json") + " --project " +
+                         (folder / "out.3mf") + " --json");
   ASSERT_EQ(run.code, 0) << run.text;
   const OpenedProject out = readProject(readFile(folder / "out.3mf"), "out.3mf");
   const Part& part = *out.project->parts[0];
@@ -54,7 +56,8 @@ TEST(CommandLine, PerformsEveryDecision) {
   EXPECT_EQ(part.sites.size(), 1u);
   EXPECT_FALSE(part.clean->empty());
   EXPECT_EQ(markedArea(*part.mesh, Affine::Identity(), *part.marks, Mark::enforce), 0);
-  EXPECT_NEAR(markedArea(*part.mesh, Affine::Identity(), *part.marks, Mark::block), columnSize * columnSize + 3 * pi, 4);  // the column is cut to the round prop
+  EXPECT_NEAR(markedArea(*part.mesh, Affine::Identity(), *part.marks, Mark::block), columnSize * columnSize + 3 * pi,
+              4);  // the column is cut to the round prop
   const CliRun sites = cli("sites " + (folder / "out.3mf") + " --json");
   ASSERT_EQ(sites.code, 0);
   const auto json = nlohmann::json::parse(sites.text);
@@ -75,14 +78,20 @@ TEST(CommandLine, SaysWhatDoesNotFitInADecision) {
       return error.what();
     }
   };
-  EXPECT_THAT(refusal(R"([{"do":"mark","as":"enforce","with":"broom","at":[0,0,0]}])"), HasSubstr("ball, sight, face, site or band"));
-  EXPECT_THAT(refusal(R"([{"do":"zone","as":"shun","shape":"box","center":[0,0,0],"size":[1,1,1]}])"), HasSubstr("keep_clear"));
-  EXPECT_THAT(refusal(R"([{"do":"zone","as":"block","shape":"box","center":[0,0,0],"size":[0,1,1]}])"), HasSubstr("0.1 to 4000 mm"));
-  EXPECT_THAT(refusal(R"([{"do":"mark","as":"block","with":"ball","path":[[0,0,0],[1e12,0,0]],"radius":1}])"), HasSubstr("4000 mm"));
-  EXPECT_THAT(refusal(R"([{"do":"zone","as":"block","shape":"ball","center":[1e200,0,0],"size":[5,5,5]}])"), HasSubstr("4000 mm"));
+  EXPECT_THAT(refusal(R"([{"do":"mark","as":"enforce","with":"broom","at":[0,0,0]}])"),
+              HasSubstr("ball, sight, face, site or band"));
+  EXPECT_THAT(refusal(R"([{"do":"zone","as":"shun","shape":"box","center":[0,0,0],"size":[1,1,1]}])"),
+              HasSubstr("keep_clear"));
+  EXPECT_THAT(refusal(R"([{"do":"zone","as":"block","shape":"box","center":[0,0,0],"size":[0,1,1]}])"),
+              HasSubstr("0.1 to 4000 mm"));
+  EXPECT_THAT(refusal(R"([{"do":"mark","as":"block","with":"ball","path":[[0,0,0],[1e12,0,0]],"radius":1}])"),
+              HasSubstr("4000 mm"));
+  EXPECT_THAT(refusal(R"([{"do":"zone","as":"block","shape":"ball","center":[1e200,0,0],"size":[5,5,5]}])"),
+              HasSubstr("4000 mm"));
   EXPECT_THAT(refusal(R"([{"do":"prop","at":[0,0,0]}])"), HasSubstr("no surface near"));
   EXPECT_THAT(refusal(R"([{"do":"change_prop","prop":3,"width":2}])"), HasSubstr("no prop 3"));
-  EXPECT_THAT(refusal(R"([{"do":"site","at":[60,60,12],"set":{"support.free_lean":30}}])"), HasSubstr("gaps, interface"));
+  EXPECT_THAT(refusal(R"([{"do":"site","at":[60,60,12],"set":{"support.free_lean":30}}])"),
+              HasSubstr("gaps, interface"));
   EXPECT_THAT(refusal(R"([{"do":"remove","at":[1,1,1]}])"), HasSubstr("no support at"));
   EXPECT_THAT(refusal(R"([{"do":"remove","at":"there"}])"), HasSubstr("three numbers"));
 }

@@ -62,8 +62,13 @@ bool isCarried(const Says& says) {
 
 TEST(Precedence, HoldsInEveryCombination) {
   using As = Says::As;
-  const std::vector<std::vector<ZoneAs>> zonings{{}, {ZoneAs::enforce}, {ZoneAs::block}, {ZoneAs::keepClear}, {ZoneAs::enforce, ZoneAs::block},
-                                                 {ZoneAs::enforce, ZoneAs::keepClear}, {ZoneAs::block, ZoneAs::keepClear},
+  const std::vector<std::vector<ZoneAs>> zonings{{},
+                                                 {ZoneAs::enforce},
+                                                 {ZoneAs::block},
+                                                 {ZoneAs::keepClear},
+                                                 {ZoneAs::enforce, ZoneAs::block},
+                                                 {ZoneAs::enforce, ZoneAs::keepClear},
+                                                 {ZoneAs::block, ZoneAs::keepClear},
                                                  {ZoneAs::keepClear, ZoneAs::block, ZoneAs::enforce}};
   for (const As mark : {As::nothing, As::enforce, As::block})
     for (const As prop : {As::nothing, As::enforce})
@@ -71,19 +76,27 @@ TEST(Precedence, HoldsInEveryCombination) {
         for (const auto& zones : zonings)
           for (const bool proposed : {true, false}) {
             const Says says{mark, prop, choice, zones, proposed};
-            ProjectPtr project = projectOf(shelf, {{"support.source", proposed ? "overhangs" : "decisions"}, {"layer.height", 0.4}, {"layer.first", 0.4}});
-            if (mark != As::nothing) project = performed(*project, LayMark{0, mark == As::enforce ? Mark::enforce : Mark::block, BallStroke{{onPlate(*project, middle)}, 3}});
+            ProjectPtr project = projectOf(shelf, {{"support.source", proposed ? "overhangs" : "decisions"},
+                                                   {"layer.height", 0.4},
+                                                   {"layer.first", 0.4}});
+            if (mark != As::nothing)
+              project = performed(*project, LayMark{0, mark == As::enforce ? Mark::enforce : Mark::block,
+                                                    BallStroke{{onPlate(*project, middle)}, 3}});
             if (prop != As::nothing) project = performed(*project, AddProp{0, onPlate(*project, middle), 4});
-            if (choice != As::nothing) project = performed(*project, DecideSite{0, onPlate(*project, middle), choice == As::enforce ? Choice::enforce : Choice::block});
+            if (choice != As::nothing)
+              project = performed(*project, DecideSite{0, onPlate(*project, middle),
+                                                       choice == As::enforce ? Choice::enforce : Choice::block});
             for (const ZoneAs as : zones) project = performed(*project, zoneOver(*project, as));
             const BuildPtr built = build(project);
             const Vec3 at = onPlate(*project, middle);
             bool carried = false;
             for (const SupportLayer& layer : built->support->layers)
               if (layer.top > 11 && layer.top < 12)
-                for (const PieceRegion& region : layer.regions) carried = carried || contains(region.area, toPoint(at.x() + 0.3, at.y() + 0.2));
-            EXPECT_EQ(carried, isCarried(says)) << fmt::format("mark {}, prop {}, choice {}, {} zones, proposed {}", static_cast<int>(mark),
-                                                               static_cast<int>(prop), static_cast<int>(choice), zones.size(), proposed);
+                for (const PieceRegion& region : layer.regions)
+                  carried = carried || contains(region.area, toPoint(at.x() + 0.3, at.y() + 0.2));
+            EXPECT_EQ(carried, isCarried(says))
+                << fmt::format("mark {}, prop {}, choice {}, {} zones, proposed {}", static_cast<int>(mark),
+                               static_cast<int>(prop), static_cast<int>(choice), zones.size(), proposed);
           }
 }
 
@@ -109,11 +122,14 @@ TEST(Zones, KeepClearLetsNothingPass) {
   for (const SupportLayer& layer : built->support->layers) {
     if (layer.top < 4.05 || layer.bottom > 5.95) continue;
     for (const PieceRegion& region : layer.regions)
-      EXPECT_LT(area(intersect(region.area, rectangle({Vec2(add.figures.centre.head<2>() - Vec2(9, 9)), Vec2(add.figures.centre.head<2>() + Vec2(9, 9))}))), 1e-3);
+      EXPECT_LT(area(intersect(region.area, rectangle({Vec2(add.figures.centre.head<2>() - Vec2(9, 9)),
+                                                       Vec2(add.figures.centre.head<2>() + Vec2(9, 9))}))),
+                1e-3);
   }
   EXPECT_THAT(built->findings, withCode("no-footing"));  // what hung over the zone is said
   add.zone.as = ZoneAs::block;
-  EXPECT_EQ(wanted(*build(performed(*project, add))), wanted(*build(project)));  // blocking down there takes nothing away
+  EXPECT_EQ(wanted(*build(performed(*project, add))),
+            wanted(*build(project)));  // blocking down there takes nothing away
 }
 
 TEST(Zones, OfEveryShapeHaveTheSectionsOfTheirSolid) {
@@ -183,10 +199,12 @@ TEST(Props, OneAgainstNothingIsAFinding) {
 
 // A tall wall with a band enforced half way up: a column beside it, tied every so much height.
 TEST(Holds, StandAtTheHoldGapAndAreTied) {
-  ProjectPtr project = projectOf(box({0, 0, 0}, {4, 20, 40}), {{"support.gap.hold", 0.15}, {"support.hold.tie_spacing", 4}});
+  ProjectPtr project =
+      projectOf(box({0, 0, 0}, {4, 20, 40}), {{"support.gap.hold", 0.15}, {"support.hold.tie_spacing", 4}});
   const Vec3 wall = onPlate(*project, {4, 10, 25});
   LayMark lay{0, Mark::enforce, BandStroke{20, 30}};
-  lay.rules.clip = {Plane{wall - Vec3(0.5, 0, 0), Vec3::UnitX()}, Plane{wall - Vec3(0, 3, 0), Vec3::UnitY()}, Plane{wall + Vec3(0, 3, 0), -Vec3::UnitY()}};
+  lay.rules.clip = {Plane{wall - Vec3(0.5, 0, 0), Vec3::UnitX()}, Plane{wall - Vec3(0, 3, 0), Vec3::UnitY()},
+                    Plane{wall + Vec3(0, 3, 0), -Vec3::UnitY()}};
   project = performed(*project, lay);
   const BuildPtr built = build(project);
   ASSERT_EQ(built->support->pieces.size(), 1u);
@@ -201,7 +219,8 @@ TEST(Holds, StandAtTheHoldGapAndAreTied) {
     EXPECT_GE(bounds.max().x() - std::max(bounds.min().x(), wall.x() + 0.5), 0.9 - 0.02);  // two lines thick
     for (const TieGroup& ties : layer.ties) {
       tied.insert(std::lround(layer.top * 1000));
-      for (const Polygon& line : ties.lines) EXPECT_LT(std::min(toMm(line.front()).x(), toMm(line.back()).x()) - wall.x(), 0.45 / 2);
+      for (const Polygon& line : ties.lines)
+        EXPECT_LT(std::min(toMm(line.front()).x(), toMm(line.back()).x()) - wall.x(), 0.45 / 2);
     }
   }
   EXPECT_EQ(tied.size(), 3u);  // at 28, 24 and 20 mm, ten millimetres apart over all
@@ -213,8 +232,10 @@ TEST(Holds, StandAtTheHoldGapAndAreTied) {
 
 // The column moves out beside a foot that flares, and still stands on the plate two lines thick.
 TEST(Holds, StandBesideAFlaringFoot) {
-  MeshPtr stem = transformed(*flaringCone(4, 25, 12, 120), Affine(Eigen::Translation3d(0, 0, 12)) * Affine(Eigen::Scaling(1.0, 1.0, -1.0)));
-  ProjectPtr project = projectOf(together({stem, sphere({0, 0, 12}, 0.5, 8, 16), box({-2, -2, 11}, {2, 2, 40})}), {{"support.source", "decisions"}});
+  MeshPtr stem = transformed(*flaringCone(4, 25, 12, 120),
+                             Affine(Eigen::Translation3d(0, 0, 12)) * Affine(Eigen::Scaling(1.0, 1.0, -1.0)));
+  ProjectPtr project = projectOf(together({stem, sphere({0, 0, 12}, 0.5, 8, 16), box({-2, -2, 11}, {2, 2, 40})}),
+                                 {{"support.source", "decisions"}});
   const Vec3 wall = onPlate(*project, {2, 0, 30});
   LayMark lay{0, Mark::enforce, BallStroke{{wall}, 1.5}};
   project = performed(*project, lay);
@@ -223,10 +244,13 @@ TEST(Holds, StandBesideAFlaringFoot) {
   EXPECT_NEAR(built->support->pieces[0].lowest, 0, 1e-9);
   EXPECT_THAT(built->findings, Not(withCode("no-footing")));
   for (const SupportLayer& layer : built->support->layers) {
-    const std::size_t l = std::min(static_cast<std::size_t>((layer.top + layer.bottom) / 2 / 0.2), built->parts[0].sections->size() - 1);
+    const std::size_t l =
+        std::min(static_cast<std::size_t>((layer.top + layer.bottom) / 2 / 0.2), built->parts[0].sections->size() - 1);
     const bool beside = layer.bottom > 28.9 && layer.top < 31.1;
     if (!beside && layer.top > 28.1) continue;  // the ragged ends of the mark
-    EXPECT_LT(area(intersect(layer.regions.front().area, grow((*built->parts[0].sections)[l], beside ? 0.08 : 0.48))), 0.02) << layer.top;
+    EXPECT_LT(area(intersect(layer.regions.front().area, grow((*built->parts[0].sections)[l], beside ? 0.08 : 0.48))),
+              0.02)
+        << layer.top;
   }
 }
 
@@ -242,7 +266,8 @@ TEST(CleanFaces, AreTouchedByNothing) {
 }
 
 TEST(CleanFaces, AreNotStoodOn) {
-  const MeshPtr tray = together({box({0, 0, 0}, {30, 20, 2}), box({0, 0, 2}, {4, 20, 14}), box({4, 0, 12}, {24, 20, 14})});
+  const MeshPtr tray =
+      together({box({0, 0, 0}, {30, 20, 2}), box({0, 0, 2}, {4, 20, 14}), box({4, 0, 12}, {24, 20, 14})});
   ProjectPtr project = projectOf(tray);
   EXPECT_FALSE(build(project)->support->pieces.empty());
   project = performed(*project, KeepFaceClean{0, {onPlate(*project, {15, 10, 2}), 20}});
@@ -250,30 +275,39 @@ TEST(CleanFaces, AreNotStoodOn) {
 }
 
 TEST(LocalSettings, HoldForOneSiteOnly) {
-  const MeshPtr two = together({box({0, 0, 0}, {4, 20, 40}), box({4, 0, 12}, {18, 20, 14}), box({-14, 0, 26}, {0, 20, 28})});
+  const MeshPtr two =
+      together({box({0, 0, 0}, {4, 20, 40}), box({4, 0, 12}, {18, 20, 14}), box({-14, 0, 26}, {0, 20, 28})});
   ProjectPtr project = projectOf(two);
-  project = performed(*project, DecideSite{0, onPlate(*project, {11, 10, 12}), {}, Overrides{{"support.gap.above", 0.37}, {"support.body.spacing", 1.0}}});
+  project = performed(*project, DecideSite{0,
+                                           onPlate(*project, {11, 10, 12}),
+                                           {},
+                                           Overrides{{"support.gap.above", 0.37}, {"support.body.spacing", 1.0}}});
   const BuildPtr built = build(project);
   ASSERT_EQ(built->rules.size(), 2u);
   std::set<long> tops;
   for (const auto& column : built->columns) tops.insert(std::lround(column->slabs.front().top * 1000));
   EXPECT_EQ(tops, (std::set<long>{12000 - 370, 26000 - 200}));
-  EXPECT_THROW(performed(*project, DecideSite{0, onPlate(*project, {11, 10, 12}), {}, Overrides{{"support.free_lean", 50.0}}}), Error);
+  EXPECT_THROW(
+      performed(*project, DecideSite{0, onPlate(*project, {11, 10, 12}), {}, Overrides{{"support.free_lean", 50.0}}}),
+      Error);
 }
 
 TEST(Removal, BlocksExactlyWhatThePieceCarries) {
-  const MeshPtr two = together({box({0, 0, 0}, {4, 20, 40}), box({4, 0, 12}, {18, 20, 14}), box({-14, 0, 26}, {0, 20, 28})});
+  const MeshPtr two =
+      together({box({0, 0, 0}, {4, 20, 40}), box({4, 0, 12}, {18, 20, 14}), box({-14, 0, 26}, {0, 20, 28})});
   const ProjectPtr project = projectOf(two);
   const BuildPtr before = build(project);
   ASSERT_EQ(before->support->pieces.size(), 2u);
   ProjectPtr removed = project;
-  for (const Operation& operation : removing(*before, onPlate(*project, {11, 10, 6}), Reach::piece)) removed = performed(*removed, operation);
+  for (const Operation& operation : removing(*before, onPlate(*project, {11, 10, 6}), Reach::piece))
+    removed = performed(*removed, operation);
   const BuildPtr after = build(removed);
   ASSERT_EQ(after->support->pieces.size(), 1u);
   EXPECT_NEAR(after->support->pieces[0].highest, 25.8, 1e-6);
   EXPECT_NEAR(wanted(*after), 280, 0.5);
   ProjectPtr kept = project;
-  for (const Operation& operation : keepingOnly(*before, onPlate(*project, {11, 10, 6}))) kept = performed(*kept, operation);
+  for (const Operation& operation : keepingOnly(*before, onPlate(*project, {11, 10, 6})))
+    kept = performed(*kept, operation);
   ASSERT_EQ(build(kept)->support->pieces.size(), 1u);
   EXPECT_NEAR(build(kept)->support->pieces[0].highest, 11.8, 1e-6);
   EXPECT_THROW(removing(*before, Vec3(1, 1, 1), Reach::piece), Error);
@@ -282,7 +316,8 @@ TEST(Removal, BlocksExactlyWhatThePieceCarries) {
 TEST(Removal, OfAColumnLeavesItsNeighbours) {
   const ProjectPtr project = projectOf(shelf);
   ProjectPtr removed = project;
-  for (const Operation& operation : removing(*build(project), onPlate(*project, {14, 10, 6}), Reach::column)) removed = performed(*removed, operation);
+  for (const Operation& operation : removing(*build(project), onPlate(*project, {14, 10, 6}), Reach::column))
+    removed = performed(*removed, operation);
   EXPECT_NEAR(wanted(*build(removed)), 400 - columnSize * columnSize, 1);
 }
 
@@ -319,7 +354,8 @@ TEST(Decisions, FollowThePartWhereverItGoes) {
   const ProjectPtr copied = performed(*project, CopyPart{0});
   EXPECT_NEAR(wanted(*build(performed(*copied, RemovePart{0}))), before, 0.05);
   PlacePart larger{0, {}, {}, Vec3(2, 2, 2)};
-  EXPECT_NEAR(wanted(*build(performed(*project, larger))), 64 * 4 + pi * 2.25, 1);  // a zone grows with the part, a prop's width is the plate's
+  EXPECT_NEAR(wanted(*build(performed(*project, larger))), 64 * 4 + pi * 2.25,
+              1);  // a zone grows with the part, a prop's width is the plate's
 }
 
 TEST(Decisions, WhoseSurfaceIsGoneAreListed) {
@@ -371,11 +407,14 @@ TEST(Why, NamesTheDecisionThatDecides) {
   };
   const auto under = [&](const ProjectPtr& now) { return why(now, middle - Vec3(0, 0, 5), Vec3::UnitZ()); };
   EXPECT_THAT(under(project), HasSubstr("as proposed"));
-  EXPECT_THAT(under(performed(*project, ChangeSetting{"support.source", std::string("decisions")})), HasSubstr("only your decisions"));
+  EXPECT_THAT(under(performed(*project, ChangeSetting{"support.source", std::string("decisions")})),
+              HasSubstr("only your decisions"));
   EXPECT_THAT(under(performed(*project, zoneOver(*project, ZoneAs::block))), HasSubstr("blocked by zone 1"));
-  EXPECT_THAT(under(performed(*project, DecideSite{0, onPlate(*project, middle), Choice::block})), HasSubstr("blocked by your choice"));
+  EXPECT_THAT(under(performed(*project, DecideSite{0, onPlate(*project, middle), Choice::block})),
+              HasSubstr("blocked by your choice"));
   EXPECT_THAT(under(performed(*project, AddProp{0, onPlate(*project, middle), 3})), HasSubstr("prop 1"));
-  EXPECT_THAT(under(performed(*project, LayMark{0, Mark::block, BallStroke{{onPlate(*project, middle)}, 3}})), HasSubstr("blocked by your mark"));
+  EXPECT_THAT(under(performed(*project, LayMark{0, Mark::block, BallStroke{{onPlate(*project, middle)}, 3}})),
+              HasSubstr("blocked by your mark"));
   EXPECT_THAT(under(performed(*project, KeepFaceClean{0, {onPlate(*project, middle), 20}})), HasSubstr("clean face"));
   EXPECT_THAT(under(performed(*project, ChangeSetting{"support.on", false})), HasSubstr("supports are off"));
   EXPECT_EQ(why(project, {2, -5, 5}, Vec3::UnitY()), "");

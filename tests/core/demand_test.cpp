@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // From marks and sections to what is wanted where.
+#include "core/support/demand.hpp"
 #include "core/marks/shadows.hpp"
 #include "core/overhang/lean.hpp"
-#include "core/support/demand.hpp"
 #include "tests/shapes.hpp"
 
 #include <cmath>
@@ -41,7 +41,8 @@ TEST(HangingArea, LeavesOutWhatLiesOnThePlate) {
 // The shadow of a hemisphere's underside is its disc, however it is cut into layers.
 TEST(CastShadows, OfABallAddUpToItsDisc) {
   const MeshPtr ball = sphere({0, 0, 10}, 8, 60, 120);
-  const MarkShadows shadows = castShadows(*ball, Affine::Identity(), *allMarked(*ball, Mark::enforce), planes, Progress());
+  const MarkShadows shadows =
+      castShadows(*ball, Affine::Identity(), *allMarked(*ball, Mark::enforce), planes, Progress());
   const double steepest = std::cos(toRadians(wallLean));  // the belt that leans less is wall
   EXPECT_NEAR(sum(shadows.enforced), pi * 64 * steepest * steepest, 0.02 * pi * 64);
   EXPECT_EQ(sum(shadows.blocked) + sum(shadows.barred), 0);
@@ -51,7 +52,8 @@ TEST(CastShadows, OfABallAddUpToItsDisc) {
 
 TEST(CastShadows, LieBetweenTheirPlanes) {
   const MeshPtr ball = sphere({0, 0, 10}, 8, 60, 120);
-  const MarkShadows shadows = castShadows(*ball, Affine::Identity(), *allMarked(*ball, Mark::block), planes, Progress());
+  const MarkShadows shadows =
+      castShadows(*ball, Affine::Identity(), *allMarked(*ball, Mark::block), planes, Progress());
   for (std::size_t i = 1; i < planes.size(); ++i) {
     if (shadows.blocked[i].empty()) continue;
     const auto radiusAt = [](double z) { return std::sqrt(std::max(0.0, 64 - (10 - z) * (10 - z))); };

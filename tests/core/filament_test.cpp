@@ -20,7 +20,10 @@ using testing::HasSubstr;
 
 using Choices = std::vector<std::pair<std::string, nlohmann::json>>;
 
-const Choices dissolving{{"support.filament.interface", "second"}, {"support.gap.above", 0}, {"support.gap.below", 0}, {"support.gap.beside", 0.1}};
+const Choices dissolving{{"support.filament.interface", "second"},
+                         {"support.gap.above", 0},
+                         {"support.gap.below", 0},
+                         {"support.gap.beside", 0.1}};
 
 Choices with(Choices choices, const Choices& more) {
   choices.insert(choices.end(), more.begin(), more.end());
@@ -30,11 +33,12 @@ Choices with(Choices choices, const Choices& more) {
 // A block of 30 mm with a room inside; the room is open to one side as wide as asked, around the middle.
 MeshPtr cabinet(double opening) {
   const double half = opening / 2;
-  return blocks({0, 5, 25, 30}, {0, 5, 15 - half, 15 + half, 25, 30}, {0, 5, 15 - half, 15 + half, 25, 30}, [&](int x, int y, int z) {
-    const bool room = x == 1 && y >= 1 && y <= 3 && z >= 1 && z <= 3;
-    const bool way = opening > 0 && x == 2 && y == 2 && z == 2;
-    return !room && !way;
-  });
+  return blocks({0, 5, 25, 30}, {0, 5, 15 - half, 15 + half, 25, 30}, {0, 5, 15 - half, 15 + half, 25, 30},
+                [&](int x, int y, int z) {
+                  const bool room = x == 1 && y >= 1 && y <= 3 && z >= 1 && z <= 3;
+                  const bool way = opening > 0 && x == 2 && y == 2 && z == 2;
+                  return !room && !way;
+                });
 }
 
 std::vector<Solid> solidsOf(const MeshPtr& mesh) { return {{treeOf(mesh), Affine::Identity()}}; }
@@ -59,7 +63,8 @@ TEST(Freedom, OfABarInATubeIsTheTubesAxisToHalfADegree) {
   const MeshPtr tube = makeMesh(vertices, facets);
   std::vector<Vec3> bar;
   for (double along = -8; along <= 8; along += 1)
-    for (int k = 0; k < 24; ++k) bar.push_back(axis * along + 3.8 * (std::cos(k * pi / 12) * side + std::sin(k * pi / 12) * other));
+    for (int k = 0; k < 24; ++k)
+      bar.push_back(axis * along + 3.8 * (std::cos(k * pi / 12) * side + std::sin(k * pi / 12) * other));
   const Freedom found = freedomOf(bar, solidsOf(tube));
   EXPECT_TRUE(found.free);
   EXPECT_LT(toDegrees(std::acos(std::min(1.0, std::abs(found.direction.dot(axis))))), 1.0);
@@ -105,7 +110,8 @@ TEST(Grades, AnOpenLedgeComesAwayAndARoomHoldsFast) {
   EXPECT_EQ(shut->pieces[0].grade, Grade::trapped);
   EXPECT_GT(shut->pieces[0].opening, waterPasses);
   EXPECT_NEAR(shut->pieces[0].contactBelow, 19 * 19, 20);
-  EXPECT_TRUE(std::any_of(shut->findings.begin(), shut->findings.end(), [](const Finding& f) { return f.code == "piece-trapped"; }));
+  EXPECT_TRUE(std::any_of(shut->findings.begin(), shut->findings.end(),
+                          [](const Finding& f) { return f.code == "piece-trapped"; }));
   EXPECT_EQ(build(projectOf(cabinet(6), dissolving))->pieces[0].grade, Grade::washesOut);
   EXPECT_EQ(build(projectOf(cabinet(0), dissolving))->pieces[0].grade, Grade::trapped);
 }
@@ -113,7 +119,8 @@ TEST(Grades, AnOpenLedgeComesAwayAndARoomHoldsFast) {
 // The demo's manifold: nothing plain may stay in its chamber, which only water clears.
 TEST(TwoFilaments, NothingPlainLiesInTheManifoldsChannel) {
   const MeshPtr mesh = readMeshFile(std::string(TRELLIS_DEMO) + "/manifold.stl", Progress()).front().mesh;
-  const ProjectPtr project = projectOf(mesh, with(dissolving, {{"layer.height", 0.3}, {"layer.first", 0.3}, {"support.gap.beside", 0.2}}));
+  const ProjectPtr project =
+      projectOf(mesh, with(dissolving, {{"layer.height", 0.3}, {"layer.first", 0.3}, {"support.gap.beside", 0.2}}));
   const BuildPtr built = build(project);
   const Vec3 moved = built->parts[0].placed->bounds.min() - mesh->bounds.min();
   const Box3 chamber(Vec3(10, -8, 8) + moved, Vec3(72, 8, 20) + moved);  // as its source has it
@@ -143,7 +150,8 @@ TEST(TwoFilaments, ChangeAtMostOnceALayerAndArePurgedIntoATower) {
     changes += bead.tool != tool;
     tool = bead.tool;
     if (bead.feature == "prime") prime[{bead.z - bead.height, bead.z}] += bead.e * pi * 1.75 * 1.75 / 4;
-    EXPECT_TRUE(bead.feature == "prime" || bead.tool == (bead.feature.starts_with("support.interface") ? 1 : 0)) << bead.feature;
+    EXPECT_TRUE(bead.feature == "prime" || bead.tool == (bead.feature.starts_with("support.interface") ? 1 : 0))
+        << bead.feature;
   }
   EXPECT_EQ(changes, built->tally.toolChanges);
   EXPECT_GE(changes, 3);
@@ -169,7 +177,10 @@ TEST(PrimeTower, KeepsItsLanesWithinTheNozzlesReach) {
   EXPECT_EQ(tower.lanes, 2u);
   std::vector<double> tops(tower.lanes, 0);
   for (std::size_t i = 0; i < layers.size(); ++i) {
-    EXPECT_EQ(std::count_if(tower.slabs[i].begin(), tower.slabs[i].end(), [](const TowerSlab& slab) { return slab.purged; }), 1) << i;
+    EXPECT_EQ(
+        std::count_if(tower.slabs[i].begin(), tower.slabs[i].end(), [](const TowerSlab& slab) { return slab.purged; }),
+        1)
+        << i;
     for (const TowerSlab& slab : tower.slabs[i]) {
       EXPECT_DOUBLE_EQ(slab.bottom, tops[slab.lane]);
       EXPECT_GE(layers[i].top - slab.bottom, 0.05 - 1e-9);
@@ -191,7 +202,8 @@ TEST(TwoFilaments, APiecesBodyCanBeSetByHand) {
   ProjectPtr project = projectOf(table(30, 15, 3), dissolving);
   BuildPtr built = build(project);
   ASSERT_EQ(built->pieces[0].bodyTool, 0);
-  for (const Operation& operation : printingBody(*built, *project, 0, "second")) project = performed(*project, operation);
+  for (const Operation& operation : printingBody(*built, *project, 0, "second"))
+    project = performed(*project, operation);
   built = build(project);
   EXPECT_EQ(built->pieces[0].bodyTool, 1);
   EXPECT_TRUE(built->pieces[0].chosen);
@@ -208,8 +220,10 @@ TEST(TwoFilaments, GramsAndMoneyCountEachFilament) {
 
 TEST(Presets, SetAllTheirValuesAndAreRecognised) {
   for (const Preset& preset : presets()) {
-    const ProjectPtr project = performed(*projectOf(table(20, 5, 2), {{"support.gap.above", 0.31}}), ApplyPreset{preset.name});
-    for (const auto& [key, value] : valuesOf(preset, project->settings)) EXPECT_EQ(project->settings.value(key), value) << preset.name << " " << key;
+    const ProjectPtr project =
+        performed(*projectOf(table(20, 5, 2), {{"support.gap.above", 0.31}}), ApplyPreset{preset.name});
+    for (const auto& [key, value] : valuesOf(preset, project->settings))
+      EXPECT_EQ(project->settings.value(key), value) << preset.name << " " << key;
     ASSERT_NE(presetOf(preset.kind, project->settings), nullptr) << preset.name;
     EXPECT_EQ(presetOf(preset.kind, project->settings)->name, preset.name);
   }
@@ -228,7 +242,8 @@ TEST(Presets, GapsFollowTheLayerHeight) {
 
 TEST(Presets, OfOnePartLeaveThePlateAsItIs) {
   const ProjectPtr before = projectOf(table(20, 5, 2));
-  const ProjectPtr after = performed(*before, operationFrom({{"do", "preset"}, {"name", "best_underside"}, {"part", 0}}));
+  const ProjectPtr after =
+      performed(*before, operationFrom({{"do", "preset"}, {"name", "best_underside"}, {"part", 0}}));
   EXPECT_EQ(after->settings, before->settings);
   EXPECT_EQ(settingsOf(*after, 0).number("support.interface.upper.spacing"), 0.15);
   EXPECT_THROW(operationFrom({{"do", "preset"}, {"name", "magic"}}), Error);

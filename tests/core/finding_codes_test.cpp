@@ -15,7 +15,9 @@ using Choices = std::vector<std::pair<std::string, nlohmann::json>>;
 
 const MeshPtr shelf = together({box({0, 0, 0}, {4, 20, 14}), box({4, 0, 12}, {24, 20, 14})});
 
-Vec3 onPlate(const Project& project, const Vec3& at) { return at + project.parts[0]->placement.position - Vec3(project.parts[0]->mesh->bounds.center()); }
+Vec3 onPlate(const Project& project, const Vec3& at) {
+  return at + project.parts[0]->placement.position - Vec3(project.parts[0]->mesh->bounds.center());
+}
 
 ProjectPtr after(ProjectPtr project, const std::vector<Operation>& operations) {
   for (const Operation& operation : operations) project = performed(*project, operation);
@@ -36,7 +38,9 @@ ProjectPtr placedAt(const MeshPtr& mesh, const Vec3& position) {
 
 // A cube with a room and a shelf in it, and no way out: thick walls of six cuboids.
 MeshPtr closedRoom() {
-  return blocks({0, 3, 12, 21, 24}, {0, 3, 21, 24}, {0, 3, 12, 14, 21, 24}, [](int x, int y, int z) { return x == 0 || x == 3 || y == 0 || y == 2 || z == 0 || z == 4 || (z == 2 && x == 1); });
+  return blocks({0, 3, 12, 21, 24}, {0, 3, 21, 24}, {0, 3, 12, 14, 21, 24}, [](int x, int y, int z) {
+    return x == 0 || x == 3 || y == 0 || y == 2 || z == 0 || z == 4 || (z == 2 && x == 1);
+  });
 }
 
 // A plate of 8 mm that hangs by a neck of 2 mm under an arm.
@@ -66,76 +70,153 @@ const std::vector<Case>& cases() {
   static const std::vector<Case> all = {
       {"broken-mesh", openBox},
       {"open-section", openBox},
-      {"marks-lost", [] {
+      {"marks-lost",
+       [] {
          const ProjectPtr project = projectOf(shelf);
-         return after(project, {LayMark{0, Mark::enforce, BallStroke{{onPlate(*project, {14, 10, 12})}, 3}}, ReplaceMesh{0, box({0, 0, 0}, {4, 20, 14})}});
+         return after(project, {LayMark{0, Mark::enforce, BallStroke{{onPlate(*project, {14, 10, 12})}, 3}},
+                                ReplaceMesh{0, box({0, 0, 0}, {4, 20, 14})}});
        }},
-      {"parts-overlap", [] { return after(projectOf(box({0, 0, 0}, {20, 20, 10})), {AddParts{projectOf(box({0, 0, 0}, {10, 10, 10}))->parts}}); }},
-      {"nothing-to-print", [] { return projectOf(box({0, 0, 0}, {20, 20, 0.08})); }},
-      {"too-large", [] { return projectOf(box({0, 0, 0}, {300, 20, 10})); }},
-      {"off-plate", [] { return placedAt(box({0, 0, 0}, {20, 20, 10}), {5, 100, 5}); }},
-      {"below-plate", [] { return projectOf(box({0, 0, -2}, {20, 20, 10})); }},
-      {"too-thin", [] { return projectOf(box({0, 0, 0}, {20, 0.2, 5})); }},
-      {"curling", [] { return projectOf(box({0, 0, 0}, {120, 60, 4})); }},
-      {"unstable", [] { return projectOf(together({box({-10, -10, 0}, {14, 14, 2}), box({0, 0, 2}, {4, 4, 80})})); }},
-      {"supports-off", [] {
+      {"parts-overlap",
+       [] {
+         return after(projectOf(box({0, 0, 0}, {20, 20, 10})),
+                      {AddParts{projectOf(box({0, 0, 0}, {10, 10, 10}))->parts}});
+       }},
+      {"nothing-to-print",
+       [] {
+         return projectOf(box({0, 0, 0}, {20, 20, 0.08}));
+       }},
+      {"too-large",
+       [] {
+         return projectOf(box({0, 0, 0}, {300, 20, 10}));
+       }},
+      {"off-plate",
+       [] {
+         return placedAt(box({0, 0, 0}, {20, 20, 10}), {5, 100, 5});
+       }},
+      {"below-plate",
+       [] {
+         return projectOf(box({0, 0, -2}, {20, 20, 10}));
+       }},
+      {"too-thin",
+       [] {
+         return projectOf(box({0, 0, 0}, {20, 0.2, 5}));
+       }},
+      {"curling",
+       [] {
+         return projectOf(box({0, 0, 0}, {120, 60, 4}));
+       }},
+      {"unstable",
+       [] {
+         return projectOf(together({box({-10, -10, 0}, {14, 14, 2}), box({0, 0, 2}, {4, 4, 80})}));
+       }},
+      {"supports-off",
+       [] {
          const ProjectPtr project = projectOf(shelf, {{"support.on", false}});
          return after(project, {LayMark{0, Mark::enforce, BallStroke{{onPlate(*project, {14, 10, 12})}, 3}}});
        }},
-      {"enforced-upward", [] {
+      {"enforced-upward",
+       [] {
          const ProjectPtr project = projectOf(shelf);
          return after(project, {LayMark{0, Mark::enforce, BallStroke{{onPlate(*project, {14, 10, 14})}, 1.5}}});
        }},
-      {"clean-face-bare", [] {
+      {"clean-face-bare",
+       [] {
          const ProjectPtr project = projectOf(shelf);
          return after(project, {KeepFaceClean{0, {onPlate(*project, {14, 10, 12}), 20}}});
        }},
-      {"zone-idle", [] { return withZone(ZoneAs::enforce, {2, 10, 6}, {2, 2, 2}); }},
-      {"prop-idle", [] {
+      {"zone-idle",
+       [] {
+         return withZone(ZoneAs::enforce, {2, 10, 6}, {2, 2, 2});
+       }},
+      {"prop-idle",
+       [] {
          const ProjectPtr project = projectOf(shelf);
          return after(project, {AddProp{0, onPlate(*project, {14, 10, 14}), 3}});
        }},
-      {"site-gone", [] {
+      {"site-gone",
+       [] {
          const ProjectPtr cone = projectOf(flaringCone(4, 35, 12, 90), {{"support.free_lean", 30}});
-         return after(cone, {DecideSite{0, build(cone)->parts[0].sites->list.at(0).at, Choice::enforce}, ChangeSetting{"support.free_lean", 60.0}});
+         return after(cone, {DecideSite{0, build(cone)->parts[0].sites->list.at(0).at, Choice::enforce},
+                             ChangeSetting{"support.free_lean", 60.0}});
        }},
-      {"floating-start", [] { return projectOf(together({box({0, 0, 0}, {5, 5, 20}), box({10, 0, 8}, {14, 4, 20}), box({0, 0, 16}, {14, 4, 20})}), {{"support.source", "decisions"}}); }},
-      {"bare-overhang", [] { return projectOf(shelf, {{"support.source", "floating"}}); }},
-      {"no-room", [] { return projectOf(together({box({0, 0, 0}, {5, 20, 20}), box({0, 0, 0.4}, {25, 20, 3})}), {{"support.gap.above", 0.4}}); }},
-      {"no-footing", [] {
-         return projectOf(together({box({0, 0, 0}, {40, 40, 2}), box({0, 0, 0}, {5, 40, 20}), box({0, 0, 18}, {30, 40, 20})}), {{"support.footing", "plate"}});
+      {"floating-start",
+       [] {
+         return projectOf(
+             together({box({0, 0, 0}, {5, 5, 20}), box({10, 0, 8}, {14, 4, 20}), box({0, 0, 16}, {14, 4, 20})}),
+             {{"support.source", "decisions"}});
        }},
-      {"steep-footing", [] {
+      {"bare-overhang",
+       [] {
+         return projectOf(shelf, {{"support.source", "floating"}});
+       }},
+      {"no-room",
+       [] {
+         return projectOf(together({box({0, 0, 0}, {5, 20, 20}), box({0, 0, 0.4}, {25, 20, 3})}),
+                          {{"support.gap.above", 0.4}});
+       }},
+      {"no-footing",
+       [] {
+         return projectOf(
+             together({box({0, 0, 0}, {40, 40, 2}), box({0, 0, 0}, {5, 40, 20}), box({0, 0, 18}, {30, 40, 20})}),
+             {{"support.footing", "plate"}});
+       }},
+      {"steep-footing",
+       [] {
          const std::vector<Vec3f> v = {{0, 0, 0}, {31, 0, 0}, {0, 0, 30}, {0, 20, 0}, {31, 20, 0}, {0, 20, 30}};
-         const MeshPtr ramp = makeMesh(v, {{0, 1, 2}, {3, 5, 4}, {0, 3, 4}, {0, 4, 1}, {1, 4, 5}, {1, 5, 2}, {0, 2, 5}, {0, 5, 3}});
+         const MeshPtr ramp =
+             makeMesh(v, {{0, 1, 2}, {3, 5, 4}, {0, 3, 4}, {0, 4, 1}, {1, 4, 5}, {1, 5, 2}, {0, 2, 5}, {0, 5, 3}});
          return projectOf(together({ramp, box({0, 0, 40}, {28, 20, 42}), box({-4, 0, 0}, {0, 20, 42})}));
        }},
-      {"crowded-branches", [] { return projectOf(table(60, 15, 3), {{"support.structure", "tree"}}); }},
-      {"slender-support", [] {
-         // A lip of 1.5 × 1 mm high up in a shaft of three by four millimetres.
-         return projectOf(together({box({0, 0, 0}, {4, 30, 66}), box({4, 14.5, 60}, {5.5, 15.5, 62}), box({0, 10, 0}, {8, 13, 66}), box({0, 17, 0}, {8, 20, 66}), box({7, 10, 0}, {9, 20, 66})}));
+      {"crowded-branches",
+       [] {
+         return projectOf(table(60, 15, 3), {{"support.structure", "tree"}});
        }},
-      {"gap-too-small", [] { return projectOf(table(20, 10, 2), {{"support.gap.above", 0.05}}); }},
-      {"gap-too-large", [] { return projectOf(table(20, 10, 2), {{"support.gap.above", 0.5}}); }},
-      {"interface-solid", [] { return projectOf(table(20, 10, 2), {{"support.interface.upper.spacing", 0}}); }},
+      {"slender-support",
+       [] {
+         // A lip of 1.5 × 1 mm high up in a shaft of three by four millimetres.
+         return projectOf(
+             together({box({0, 0, 0}, {4, 30, 66}), box({4, 14.5, 60}, {5.5, 15.5, 62}), box({0, 10, 0}, {8, 13, 66}),
+                       box({0, 17, 0}, {8, 20, 66}), box({7, 10, 0}, {9, 20, 66})}));
+       }},
+      {"gap-too-small",
+       [] {
+         return projectOf(table(20, 10, 2), {{"support.gap.above", 0.05}});
+       }},
+      {"gap-too-large",
+       [] {
+         return projectOf(table(20, 10, 2), {{"support.gap.above", 0.5}});
+       }},
+      {"interface-solid",
+       [] {
+         return projectOf(table(20, 10, 2), {{"support.interface.upper.spacing", 0}});
+       }},
       {"piece-trapped", [] { return projectOf(closedRoom()); }},
-      {"piece-fragile", [] { return projectOf(onANeck(), {{"support.gap.above", 0.1}, {"support.interface.upper.spacing", 0.1}}); }},
-      {"no-tower-room", [] {
+      {"piece-fragile",
+       [] {
+         return projectOf(onANeck(), {{"support.gap.above", 0.1}, {"support.interface.upper.spacing", 0.1}});
+       }},
+      {"no-tower-room",
+       [] {
          PlacePart middle;
          middle.position = Vec3(40, 40, 6);
-         return after(projectOf(table(60, 10, 2), {{"support.filament.interface", "second"}, {"machine.width", 80}, {"machine.depth", 80}}), {middle});
+         return after(
+             projectOf(table(60, 10, 2),
+                       {{"support.filament.interface", "second"}, {"machine.width", 80}, {"machine.depth", 80}}),
+             {middle});
        }},
   };
   return all;
 }
 
 const Finding* found(const BuildPtr& built, const std::string& code) {
-  const auto at = std::find_if(built->findings.begin(), built->findings.end(), [&](const Finding& f) { return f.code == code; });
+  const auto at =
+      std::find_if(built->findings.begin(), built->findings.end(), [&](const Finding& f) { return f.code == code; });
   return at == built->findings.end() ? nullptr : &*at;
 }
 
 std::size_t countOf(const BuildPtr& built, const std::string& code) {
-  return static_cast<std::size_t>(std::count_if(built->findings.begin(), built->findings.end(), [&](const Finding& f) { return f.code == code && !f.accepted; }));
+  return static_cast<std::size_t>(std::count_if(built->findings.begin(), built->findings.end(),
+                                                [&](const Finding& f) { return f.code == code && !f.accepted; }));
 }
 
 class FindingCode : public testing::TestWithParam<Case> {};
@@ -149,7 +230,8 @@ TEST_P(FindingCode, IsProvokedAndItsRemedyClearsIt) {
   std::vector<std::string> clearing;
   for (const Remedy& remedy : finding->remedies) {
     EXPECT_FALSE(remedy.name.empty());
-    if (countOf(build(after(project, remedy.steps)), finding->code) < countOf(built, finding->code)) clearing.push_back(remedy.name);
+    if (countOf(build(after(project, remedy.steps)), finding->code) < countOf(built, finding->code))
+      clearing.push_back(remedy.name);
   }
   const bool onlyAccepted = finding->code == "marks-lost";  // what is gone is gone
   EXPECT_EQ(clearing.empty(), onlyAccepted) << finding->message;
@@ -160,7 +242,8 @@ TEST_P(FindingCode, CanBeAcceptedWithANote) {
   const BuildPtr before = build(project);
   ASSERT_NE(found(before, GetParam().code), nullptr);
   const Finding finding = *found(before, GetParam().code);
-  const ProjectPtr accepted = performed(*project, AcceptFinding{finding.part, finding.code, finding.at, "as it should be"});
+  const ProjectPtr accepted =
+      performed(*project, AcceptFinding{finding.part, finding.code, finding.at, "as it should be"});
   const BuildPtr built = build(accepted);
   const Finding* last = found(built, GetParam().code);
   ASSERT_NE(last, nullptr);
@@ -169,7 +252,9 @@ TEST_P(FindingCode, CanBeAcceptedWithANote) {
     ASSERT_TRUE(other.accepted.has_value());
     EXPECT_EQ(*other.accepted, "as it should be");
   }
-  EXPECT_EQ(countOf(build(performed(*accepted, AcceptFinding{finding.part, finding.code, finding.at, "", false})), finding.code), countOf(build(project), finding.code));
+  EXPECT_EQ(countOf(build(performed(*accepted, AcceptFinding{finding.part, finding.code, finding.at, "", false})),
+                    finding.code),
+            countOf(build(project), finding.code));
 }
 
 INSTANTIATE_TEST_SUITE_P(All, FindingCode, testing::ValuesIn(cases()), [](const auto& which) {

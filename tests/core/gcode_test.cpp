@@ -37,7 +37,8 @@ class GcodeText : public testing::Test {
   const std::vector<std::string> lines = linesOf(gcodeOf(project));
   // The moves between the machine's own start and end.
   std::vector<std::string> printed() const {
-    const auto first = std::find_if(lines.begin(), lines.end(), [](const std::string& l) { return l.starts_with("; @layer"); });
+    const auto first =
+        std::find_if(lines.begin(), lines.end(), [](const std::string& l) { return l.starts_with("; @layer"); });
     const auto last = std::find(first, lines.end(), "M104 S0");
     return {first, last};
   }
@@ -45,7 +46,8 @@ class GcodeText : public testing::Test {
 
 TEST_F(GcodeText, BeginsAndEndsAsTheMachineAsks) {
   EXPECT_THAT(lines.front(), testing::StartsWith("; meek-trellis "));
-  for (const char* needed : {"M140 S60", "M109 S210", "G21", "G90", "M83", "M84"}) EXPECT_THAT(lines, testing::Contains(needed));
+  for (const char* needed : {"M140 S60", "M109 S210", "G21", "G90", "M83", "M84"})
+    EXPECT_THAT(lines, testing::Contains(needed));
   for (const std::string& line : lines) EXPECT_THAT(line.substr(0, line.find(';')), Not(HasSubstr("{")));
 }
 
@@ -57,7 +59,8 @@ TEST_F(GcodeText, LayersAreNamedInOrderWithoutAGapBetweenPartLayers) {
     int named = -1;
     double z = 0, height = 0;
     char kind[16] = "";
-    ASSERT_EQ(std::sscanf(line.c_str(), "; @layer index=%d z=%lf height=%lf kind=%15s", &named, &z, &height, kind), 4) << line;
+    ASSERT_EQ(std::sscanf(line.c_str(), "; @layer index=%d z=%lf height=%lf kind=%15s", &named, &z, &height, kind), 4)
+        << line;
     EXPECT_EQ(named, index++);
     EXPECT_GT(z, top - 1e-9);
     if (std::string(kind) == "part") {
@@ -191,7 +194,8 @@ TEST(UseOf, StraightLinesTakeTheTrapezoidsTime) {
   EXPECT_NEAR(straight.features[infill].volume, 80 * beadArea(0.45, 0.2), 1e-6);
   EXPECT_NEAR(useOf({line({{0, 0}, {80, 0}, {0, 0}})}, 0.2, false, rules).features[infill].seconds, 2 * once, 1e-6);
   rules.firstSpeed = 20;
-  EXPECT_NEAR(useOf({line({{0, 0}, {80, 0}})}, 0.2, true, rules).features[infill].seconds, 80.0 / 20 + 20.0 / 1000, 1e-6);
+  EXPECT_NEAR(useOf({line({{0, 0}, {80, 0}})}, 0.2, true, rules).features[infill].seconds, 80.0 / 20 + 20.0 / 1000,
+              1e-6);
 }
 
 }  // namespace

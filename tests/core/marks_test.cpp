@@ -27,7 +27,8 @@ struct LeafCount {
 LeafCount leavesOf(const TriangleMesh& mesh, const Marks& marks, const Vec3& a, const Vec3& b, double radius) {
   LeafCount count;
   marks.forEachTree([&](std::uint32_t facet, std::string_view tree) {
-    count.all += static_cast<std::size_t>(std::count_if(tree.begin(), tree.end(), [](char node) { return node != markSplit; }));
+    count.all +=
+        static_cast<std::size_t>(std::count_if(tree.begin(), tree.end(), [](char node) { return node != markSplit; }));
     forEachLeaf(mesh.corners(facet), tree, [&](const Corners& leaf, Mark) {
       for (const Vec3& corner : leaf) count.worst = std::max(count.worst, distanceToSegment(corner, a, b) - radius);
     });
@@ -63,7 +64,8 @@ TEST_P(BallStrokeTest, LeavesGrowWithTheBorderAndNotWithTheArea) {
   for (const double length : {50.0, 100.0, 150.0}) {
     const Vec3 a(25, 90, 0), b(25 + length, 97, 0);
     const MarksPtr marks = strokeOn(square, Marks(), {a, b}, radius, Mark::enforce);
-    perMillimetre.push_back(static_cast<double>(leavesOf(*square, *marks, a, b, radius).all) / (2 * length + 2 * pi * radius));
+    perMillimetre.push_back(static_cast<double>(leavesOf(*square, *marks, a, b, radius).all) /
+                            (2 * length + 2 * pi * radius));
   }
   EXPECT_NEAR(perMillimetre[1] / perMillimetre[0], 1, 0.3);
   EXPECT_NEAR(perMillimetre[2] / perMillimetre[0], 1, 0.3);
@@ -98,7 +100,8 @@ TEST(Marks, KeepToOverhangsLeavesWallsBare) {
 TEST(Marks, ABallMarksInPlateMillimetresOnAScaledPart) {
   const MeshPtr square = twoTriangleSquare(20);
   const Affine threefold(Eigen::Scaling(3.0));
-  const MarksPtr marks = paint({square, treeOf(square), threefold}, Marks(), BallStroke{{{30, 30, 0}}, 5}, Mark::enforce, {});
+  const MarksPtr marks =
+      paint({square, treeOf(square), threefold}, Marks(), BallStroke{{{30, 30, 0}}, 5}, Mark::enforce, {});
   EXPECT_NEAR(markedArea(*square, threefold, *marks, Mark::enforce), pi * 25, 0.02 * pi * 25);
 }
 
@@ -114,7 +117,9 @@ TEST(MarksFile, ComesBackTheSameAndRefusesDamage) {
     std::string hurt = bytes.substr(0, random() % (bytes.size() + 1));
     for (int k = 0; k < 3 && !hurt.empty(); ++k) hurt[random() % hurt.size()] = static_cast<char>(random());
     try {
-      unpackMarks(hurt, ball->facets.size(), "marks")->forEachTree([](std::uint32_t, std::string_view tree) { ASSERT_TRUE(isMarkTree(tree)); });
+      unpackMarks(hurt, ball->facets.size(), "marks")->forEachTree([](std::uint32_t, std::string_view tree) {
+        ASSERT_TRUE(isMarkTree(tree));
+      });
     } catch (const Error& error) {
       EXPECT_THAT(error.what(), testing::HasSubstr("marks"));
     }

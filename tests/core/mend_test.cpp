@@ -60,7 +60,8 @@ TEST(Examine, SeesShellsThatCrossAndNotThoseThatTouchNowhere) {
 }
 
 TEST(Examine, TellsSpecksAndSheets) {
-  const MeshHealth health = examined(together({cube, box({20, 0, 0}, {20.2, 0.2, 0.2}), box({0, 0, 20}, {10, 10, 20.001}), twoTriangleSquare(5)}));
+  const MeshHealth health = examined(
+      together({cube, box({20, 0, 0}, {20.2, 0.2, 0.2}), box({0, 0, 20}, {10, 10, 20.001}), twoTriangleSquare(5)}));
   ASSERT_NE(troubleOf(health, Defect::specks), nullptr);
   EXPECT_EQ(troubleOf(health, Defect::specks)->count, 1u);
   ASSERT_NE(troubleOf(health, Defect::sheets), nullptr);
@@ -95,7 +96,9 @@ TEST(Mend, TurnsDropsAndJoins) {
 
 TEST(Mend, TurnsAWholeShellAndLeavesACavity) {
   const auto inward = [](const MeshPtr& mesh) {
-    return withFacets(*mesh, [](auto& facets) { for (Facet& f : facets) std::swap(f[0], f[1]); });
+    return withFacets(*mesh, [](auto& facets) {
+      for (Facet& f : facets) std::swap(f[0], f[1]);
+    });
   };
   EXPECT_NEAR(inspect(*mend(*inward(cube), MendBy::repair, Progress()).mesh).volume, 1000, 1e-6);
   const MeshPtr hollow = together({cube, inward(box({3, 3, 3}, {7, 7, 7}))});

@@ -38,7 +38,8 @@ TEST(Stl, ComesBackBitForBit) {
 
 TEST(Stl, ReadsAsciiOfAnyCase) {
   const std::string text =
-      "solid leaf tip\nFacet normal 0 0 1\n outer loop\n VERTEX 0 0 0\n vertex +1.5e1 0 0\n vertex 0 2 -3.25\nendloop\nendfacet\nendsolid\n";
+      "solid leaf tip\nFacet normal 0 0 1\n outer loop\n VERTEX 0 0 0\n vertex +1.5e1 0 0\n vertex 0 2 "
+      "-3.25\nendloop\nendfacet\nendsolid\n";
   const MeshPtr mesh = readStl(text, "leaf.stl");
   ASSERT_EQ(mesh->facets.size(), 1u);
   EXPECT_EQ(mesh->vertices[1], Vec3f(15, 0, 0));
@@ -72,7 +73,8 @@ TEST(BadMeshes, DamageIsASentenceAndNeverACrash) {
   const std::string binary = writeStl(*sphere({1, 2, 3}, 7, 12, 18));
   std::string text = "solid leaf\n";
   for (int i = 0; i < 12; ++i)
-    text += "facet normal 0 0 1\nouter loop\nvertex 0 0 " + std::to_string(i) + "\nvertex 1.5e1 0 0\nvertex 0 2 -3.25\nendloop\nendfacet\n";
+    text += "facet normal 0 0 1\nouter loop\nvertex 0 0 " + std::to_string(i) +
+            "\nvertex 1.5e1 0 0\nvertex 0 2 -3.25\nendloop\nendfacet\n";
   text += "endsolid\n";
   std::mt19937 random(1);
   for (int i = 0; i < rounds(3000); ++i) {
@@ -93,7 +95,8 @@ TEST(BadMeshes, DamageIsASentenceAndNeverACrash) {
 TEST(Saving, OnAFullDiskIsASentenceAndKeepsTheOldFile) {
   ScratchFolder folder;
   writeFileAtomically(folder / "kept.stl", "before");
-  const std::string command = std::string("bash -c 'trap \"\" XFSZ; ulimit -f 4; ") + TRELLIS_CLI + " convert " TRELLIS_DEMO "/latch.stl " + (folder / "kept.stl") + "' 2>&1";
+  const std::string command = std::string("bash -c 'trap \"\" XFSZ; ulimit -f 4; ") + TRELLIS_CLI +
+                              " convert " TRELLIS_DEMO "/latch.stl " + (folder / "kept.stl") + "' 2>&1";
   FILE* pipe = ::popen(command.c_str(), "r");
   std::string said(400, '\0');
   said.resize(std::fread(said.data(), 1, said.size(), pipe));

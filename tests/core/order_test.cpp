@@ -17,7 +17,9 @@ Path openLine(std::vector<Vec2> points, Feature feature = Feature::infill) {
 Path loop(const Polygon& points, Feature feature) { return {feature, 0.45, true, points}; }
 
 TEST(OrderPaths, PrintsAGroupStageByStageBeforeTheNext) {
-  const PathGroup near{{Owner::part, 0}, {{openLine({{50, 50}, {60, 50}}, Feature::wallInner)}, {openLine({{1, 1}, {2, 1}}, Feature::wallOuter)}}};
+  const PathGroup near{
+      {Owner::part, 0},
+      {{openLine({{50, 50}, {60, 50}}, Feature::wallInner)}, {openLine({{1, 1}, {2, 1}}, Feature::wallOuter)}}};
   const PathGroup far{{Owner::piece, 4}, {{openLine({{70, 70}, {80, 70}}, Feature::supportBody)}}};
   const auto runs = orderPaths({far, near});
   ASSERT_EQ(runs.size(), 3u);
@@ -28,7 +30,8 @@ TEST(OrderPaths, PrintsAGroupStageByStageBeforeTheNext) {
 }
 
 TEST(OrderPaths, EntersLinesAtTheirNearerEnd) {
-  const auto runs = orderPaths({{{}, {{openLine({{0, 1}, {10, 1}}), openLine({{0, 2}, {10, 2}}), openLine({{0, 3}, {10, 3}})}}}});
+  const auto runs =
+      orderPaths({{{}, {{openLine({{0, 1}, {10, 1}}), openLine({{0, 2}, {10, 2}}), openLine({{0, 3}, {10, 3}})}}}});
   ASSERT_EQ(runs.size(), 3u);
   for (std::size_t i = 0; i < 3; ++i) EXPECT_NEAR(toMm(runs[i].points.front()).x(), i % 2 ? 10 : 0, 1e-9);
 }
@@ -44,7 +47,8 @@ TEST(OrderPaths, ClosedPathsEndWhereTheyBegan) {
 
 TEST(OrderPaths, HidesTheSeamInAConcaveCorner) {
   Polygon ell;  // an L whose one inner corner is at (10, 10)
-  for (const Vec2& p : {Vec2(0, 0), Vec2(20, 0), Vec2(20, 10), Vec2(10, 10), Vec2(10, 20), Vec2(0, 20)}) ell.push_back(toPoint(p));
+  for (const Vec2& p : {Vec2(0, 0), Vec2(20, 0), Vec2(20, 10), Vec2(10, 10), Vec2(10, 20), Vec2(0, 20)})
+    ell.push_back(toPoint(p));
   EXPECT_EQ(orderPaths({{{}, {{loop(ell, Feature::wallOuter)}}}})[0].points.front(), toPoint(10, 10));
   EXPECT_EQ(orderPaths({{{}, {{loop(ell, Feature::wallInner)}}}})[0].points.front(), toPoint(0, 0));
 }
@@ -57,7 +61,8 @@ TEST(OrderPaths, LosesNothingAndKeepsGroupsTogether) {
   for (std::size_t g = 0; g < 12; ++g) {
     PathGroup group{{Owner::part, g}, {{}, {}}};
     for (int i = 0; i < 20; ++i) {
-      group.stages[static_cast<std::size_t>(i % 2)].push_back(openLine({{across(random), across(random)}, {across(random), across(random)}}));
+      group.stages[static_cast<std::size_t>(i % 2)].push_back(
+          openLine({{across(random), across(random)}, {across(random), across(random)}}));
       length += lengthOf(group.stages[static_cast<std::size_t>(i % 2)].back());
     }
     groups.push_back(group);
@@ -86,7 +91,8 @@ TEST(OrderPaths, TravelsLessThanTheOrderGiven) {
   }
   const auto travel = [](const auto& paths) {
     double sum = 0;
-    for (std::size_t i = 1; i < paths.size(); ++i) sum += (toMm(paths[i].points.front()) - toMm(paths[i - 1].points.back())).norm();
+    for (std::size_t i = 1; i < paths.size(); ++i)
+      sum += (toMm(paths[i].points.front()) - toMm(paths[i - 1].points.back())).norm();
     return sum;
   };
   EXPECT_LT(travel(orderPaths({{{}, {dots}}})), 0.15 * travel(dots));

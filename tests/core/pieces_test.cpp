@@ -34,7 +34,8 @@ TEST(Pieces, ShelvesApartArePiecesApart) {
 
 // The support of the higher shelf keeps the gap beside from the lower one, and so stands alone.
 TEST(Pieces, SupportThatPassesALowerShelfIsAPieceOfItsOwn) {
-  const MeshPtr mesh = together({box({0, 0, 0}, {40, 4, 30}), box({4, 0, 10}, {18, 20, 12}), box({18, 0, 14}, {32, 20, 16})});
+  const MeshPtr mesh =
+      together({box({0, 0, 0}, {40, 4, 30}), box({4, 0, 10}, {18, 20, 12}), box({18, 0, 14}, {32, 20, 16})});
   EXPECT_EQ(build(projectOf(mesh))->support->pieces.size(), 2u);
 }
 
@@ -67,7 +68,8 @@ TEST(SupportSolid, ShowsTheVolumeThatIsBuilt) {
   const SupportSolid solid = solidOf(*built->support, built->trees, built->bed, Progress());
   ASSERT_EQ(solid.vertices.size() % 3, 0u);
   for (std::size_t i = 0; i + 2 < solid.vertices.size(); i += 3) {
-    const Vec3 a = solid.vertices[i].at.cast<double>(), b = solid.vertices[i + 1].at.cast<double>(), c = solid.vertices[i + 2].at.cast<double>();
+    const Vec3 a = solid.vertices[i].at.cast<double>(), b = solid.vertices[i + 1].at.cast<double>(),
+               c = solid.vertices[i + 2].at.cast<double>();
     const Vec3 normal = solid.vertices[i].normal.cast<double>();
     shown += (a.x() + b.x() + c.x()) / 3 * normal.x() * (b - a).cross(c - a).norm() / 2;
   }

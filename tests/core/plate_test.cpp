@@ -29,7 +29,8 @@ TEST(Placement, TurnsAboutXThenYThenZ) {
 }
 
 TEST(Placement, ScalesBeforeTurning) {
-  EXPECT_TRUE(placedBounds(placedAt({0, 0, 0}, {0, 0, 90}, {2, 1, 1}), *brick).sizes().isApprox(Vec3(20, 20, 30), 1e-9));
+  EXPECT_TRUE(
+      placedBounds(placedAt({0, 0, 0}, {0, 0, 90}, {2, 1, 1}), *brick).sizes().isApprox(Vec3(20, 20, 30), 1e-9));
 }
 
 TEST(Placement, MirroringKeepsTheOutsideOutside) {
@@ -85,7 +86,8 @@ TEST_P(LayersTest, FollowOneAnotherAndEndAtTheTop) {
   }
 }
 
-INSTANTIATE_TEST_SUITE_P(Heights, LayersTest, testing::Values(std::pair(0.2, 0.2), std::pair(0.12, 0.3), std::pair(0.28, 0.2)));
+INSTANTIATE_TEST_SUITE_P(Heights, LayersTest,
+                         testing::Values(std::pair(0.2, 0.2), std::pair(0.12, 0.3), std::pair(0.28, 0.2)));
 
 TEST(Layers, APartOfExactlyNLayersHasN) {
   for (int n = 1; n < 400; ++n) EXPECT_EQ(planLayers(n * 0.2, {0.2, 0.2}).count(), static_cast<std::size_t>(n)) << n;

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/base/archive.hpp"
 #include "core/base/files.hpp"
-#include "core/project/history.hpp"
 #include "core/pipeline/removal.hpp"
+#include "core/project/history.hpp"
 #include "core/project/project_file.hpp"
 #include "core/support/let_down.hpp"
 #include "tests/shapes.hpp"
@@ -37,8 +37,10 @@ LayMark ballAt(const Vec3& at, double radius, Mark mark = Mark::enforce) {
 TEST(Operations, SayWhatDoesNotFit) {
   EXPECT_THAT(refusalOf({{"do", "dance"}}), HasSubstr("dance"));
   EXPECT_THAT(refusalOf({{"do", "mark"}, {"as", "enforce"}, {"with", "ball"}, {"at", {0, 0, 0}}}), HasSubstr("radius"));
-  EXPECT_THAT(refusalOf({{"do", "mark"}, {"as", "enforce"}, {"with", "ball"}, {"at", {0, 0}}, {"radius", 2}}), HasSubstr("three numbers"));
-  EXPECT_THAT(refusalOf({{"do", "mark"}, {"as", "paint"}, {"with", "ball"}, {"at", {0, 0, 0}}, {"radius", 2}}), HasSubstr("paint"));
+  EXPECT_THAT(refusalOf({{"do", "mark"}, {"as", "enforce"}, {"with", "ball"}, {"at", {0, 0}}, {"radius", 2}}),
+              HasSubstr("three numbers"));
+  EXPECT_THAT(refusalOf({{"do", "mark"}, {"as", "paint"}, {"with", "ball"}, {"at", {0, 0, 0}}, {"radius", 2}}),
+              HasSubstr("paint"));
   EXPECT_THAT(refusalOf({{"do", "place"}, {"part", 7}}), HasSubstr("no part 7"));
   EXPECT_THAT(refusalOf({{"do", "place"}, {"scale", {1, 0, 1}}}), HasSubstr("scaled"));
   EXPECT_THAT(refusalOf({{"do", "set"}, {"key", "support.gap.above"}, {"value", -1}}), HasSubstr("0 to 2 mm"));
@@ -48,7 +50,8 @@ TEST(Operations, SayWhatDoesNotFit) {
 
 TEST(Operations, PlaceTurnsScalesAndDrops) {
   const ProjectPtr project = projectOf(box({0, 0, 0}, {10, 20, 30}));
-  const auto placed = performed(*project, operationFrom({{"do", "place"}, {"rotate", {90, 0, 0}}, {"scale", {2, 2, 2}}, {"drop", true}}));
+  const auto placed = performed(
+      *project, operationFrom({{"do", "place"}, {"rotate", {90, 0, 0}}, {"scale", {2, 2, 2}}, {"drop", true}}));
   const Box3 bounds = placedBounds(placed->parts[0]->placement, *placed->parts[0]->mesh);
   EXPECT_NEAR(bounds.min().z(), 0, 1e-9);
   EXPECT_TRUE(bounds.sizes().isApprox(Vec3(20, 60, 40), 1e-9));
@@ -61,8 +64,13 @@ TEST(History, UndoesAndRedoesEveryKindOfStep) {
   std::vector<ProjectPtr> states{first};
   PlacePart move;
   move.position = Vec3(80, 80, 6);
-  const Operation steps[] = {ballAt({52, 52, 10}, 3), move, ChangeSetting{"support.gap.above", 0.24}, ClearDecisions{0, Clearing::enforce},
-                             ResetSetting{"support.gap.above"}, AddParts{first->parts}, RemovePart{0}};
+  const Operation steps[] = {ballAt({52, 52, 10}, 3),
+                             move,
+                             ChangeSetting{"support.gap.above", 0.24},
+                             ClearDecisions{0, Clearing::enforce},
+                             ResetSetting{"support.gap.above"},
+                             AddParts{first->parts},
+                             RemovePart{0}};
   for (const Operation& step : steps) {
     history.perform(step);
     states.push_back(history.now());
@@ -131,7 +139,8 @@ TEST(Operations, OfPlacingComeFromAList) {
   const ProjectPtr result = performedAll(*start, json::parse(R"([
     {"do":"copy","part":0}, {"do":"mirror","part":1,"axis":"y"}, {"do":"place","part":1,"size":[20,0,0]},
     {"do":"place","part":0,"lift":2.5}, {"do":"set","part":0,"key":"walls","value":4}, {"do":"arrange","gap":8},
-    {"do":"mend","part":0}])"), Progress());
+    {"do":"mend","part":0}])"),
+                                         Progress());
   ASSERT_EQ(result->parts.size(), 2u);
   EXPECT_LT(result->parts[1]->placement.scale.y(), 0);
   EXPECT_NEAR(result->parts[1]->placement.scale.z(), 2, 1e-9);
@@ -144,7 +153,8 @@ TEST(Operations, OfPlacingComeFromAList) {
 }
 
 TEST(ProjectFile, BringsBackEveryVertexMarkAndSetting) {
-  ProjectPtr project = projectOf(sphere({3.3333, -7.77777, 12.123}, 12, 24, 48), {{"support.gap.above", 0.24}, {"support.source", "decisions"}});
+  ProjectPtr project = projectOf(sphere({3.3333, -7.77777, 12.123}, 12, 24, 48),
+                                 {{"support.gap.above", 0.24}, {"support.source", "decisions"}});
   project = performed(*project, ballAt({53.3, 42.3, 0.2}, 5));
   const OpenedProject again = readProject(packProject(*project), "ball.3mf");
   const Part &before = *project->parts[0], &after = *again.project->parts[0];
@@ -179,7 +189,8 @@ TEST(ProjectFile, ANewerVersionIsReadAndSaysSo) {
   json decisions = json::parse(archive.read("Trellis/decisions.json"));
   decisions["format"] = projectFormat + 1;
   decisions["settings"]["support.gap.diagonal"] = 3;
-  const std::string newer = writeArchive({{"Trellis/decisions.json", decisions.dump()}, {"Trellis/mesh-0.bin", archive.read("Trellis/mesh-0.bin")}});
+  const std::string newer = writeArchive(
+      {{"Trellis/decisions.json", decisions.dump()}, {"Trellis/mesh-0.bin", archive.read("Trellis/mesh-0.bin")}});
   EXPECT_TRUE(readProject(newer, "newer.3mf").fromNewerVersion);
   ScratchFolder folder;
   writeFileAtomically(folder / "newer.3mf", newer);
@@ -200,15 +211,23 @@ TEST(ProjectFile, ADecisionThatCannotBeIsASentence) {
     json hurt = decisions;
     hurt["parts"][0][json::json_pointer(pointer)] = value;
     try {
-      readProject(writeArchive({{"Trellis/decisions.json", hurt.dump()}, {"Trellis/mesh-0.bin", archive.read("Trellis/mesh-0.bin")}}), "hurt.3mf");
+      readProject(writeArchive({{"Trellis/decisions.json", hurt.dump()},
+                                {"Trellis/mesh-0.bin", archive.read("Trellis/mesh-0.bin")}}),
+                  "hurt.3mf");
       return "accepted";
     } catch (const Error& error) {
       return error.what();
     }
   };
-  for (const auto& [pointer, value] : {std::pair<const char*, json>("/zones/0/as", "shun"), {"/zones/0/shape", "cone"}, {"/zones/0/to_mesh/3", 1e300},
-                                       {"/zones/0/to_mesh", json::array({0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0})}, {"/zones/0/to_mesh", json::array({1, 2})},
-                                       {"/props/0/at/1", 1e200}, {"/props/0/width", -3}, {"/sites/0/choice", "maybe"}, {"/sites/0/at", "there"}})
+  for (const auto& [pointer, value] : {std::pair<const char*, json>("/zones/0/as", "shun"),
+                                       {"/zones/0/shape", "cone"},
+                                       {"/zones/0/to_mesh/3", 1e300},
+                                       {"/zones/0/to_mesh", json::array({0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0})},
+                                       {"/zones/0/to_mesh", json::array({1, 2})},
+                                       {"/props/0/at/1", 1e200},
+                                       {"/props/0/width", -3},
+                                       {"/sites/0/choice", "maybe"},
+                                       {"/sites/0/at", "there"}})
     EXPECT_THAT(refusal(pointer, value), AllOf(HasSubstr("hurt.3mf"), HasSubstr("damaged"))) << pointer;
 }
 
@@ -234,7 +253,9 @@ TEST(Saving, LeavesTheOldFileWhenItFails) {
   EXPECT_THROW(writeFileAtomically("/proc/kept.3mf", "after"), Error);
   EXPECT_THROW(writeFileAtomically(folder / "no/such/folder.3mf", "after"), Error);
   EXPECT_EQ(readFile(folder / "kept.3mf"), "before");
-  EXPECT_EQ(std::distance(std::filesystem::directory_iterator(std::filesystem::path(folder / "kept.3mf").parent_path()), {}), 1);
+  EXPECT_EQ(
+      std::distance(std::filesystem::directory_iterator(std::filesystem::path(folder / "kept.3mf").parent_path()), {}),
+      1);
 }
 
 // The same bytes on one thread and on many, after undo, and from a file in a fresh process.
@@ -260,7 +281,10 @@ TEST(Determinism, SameProjectSameGcode) {
   ScratchFolder folder;
   writeFileAtomically(folder / "saved.3mf", packProject(*project));
   ASSERT_EQ(cli("build " + (folder / "saved.3mf") + " --gcode " + (folder / "a.gcode")).code, 0);
-  ASSERT_EQ(cli("build " + (folder / "saved.3mf") + " --gcode " + (folder / "b.gcode") + " --project " + (folder / "again.3mf")).code, 0);
+  ASSERT_EQ(cli("build " + (folder / "saved.3mf") + " --gcode " + (folder / "b.gcode") + " --project " +
+                (folder / "again.3mf"))
+                .code,
+            0);
   EXPECT_EQ(readFile(folder / "a.gcode"), readFile(folder / "b.gcode"));
   EXPECT_EQ(readFile(folder / "again.3mf"), readFile(folder / "saved.3mf"));
   const std::string fresh = readFile(folder / "a.gcode");
@@ -323,10 +347,12 @@ TEST(Demo, OneEnforcerUnderTheFrondsTip) {
   const auto built = build(performed(*project, ballAt(tip, 1.5)));
   ASSERT_FALSE(built->support->layers.empty());
   for (const SupportLayer& layer : built->support->layers) {
-    const double steadying = layer.top > tip.z() - 1.3 ? 0 : tip.z() * leastSteadiness / 2;  // slender columns widen on their way down
+    const double steadying =
+        layer.top > tip.z() - 1.3 ? 0 : tip.z() * leastSteadiness / 2;  // slender columns widen on their way down
     for (const PieceRegion& region : layer.regions)
       for (const Polygon& outline : region.area)
-        for (const Point& p : outline) ASSERT_LT((toMm(p) - tip.head<2>()).norm(), 1.5 + 0.65 + steadying) << layer.top << " under " << tip.z();
+        for (const Point& p : outline)
+          ASSERT_LT((toMm(p) - tip.head<2>()).norm(), 1.5 + 0.65 + steadying) << layer.top << " under " << tip.z();
   }
 }
 

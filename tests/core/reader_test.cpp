@@ -18,16 +18,19 @@ constexpr const char* relations = R"(<?xml version="1.0" encoding="UTF-8"?>
 <Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Type="http://schemas.microsoft.com/3dmanufacturing/2013/01/3dmodel" Target="/3D/3dmodel.model" Id="r"/></Relationships>)";
 
 // The corner of a cube as a tetrahedron, 1 unit along each axis.
-constexpr const char* tetrahedron = R"(<mesh><vertices><vertex x="0" y="0" z="0"/><vertex x="1" y="0" z="0"/><vertex x="0" y="1" z="0"/><vertex x="0" y="0" z="1"/></vertices>
+constexpr const char* tetrahedron =
+    R"(<mesh><vertices><vertex x="0" y="0" z="0"/><vertex x="1" y="0" z="0"/><vertex x="0" y="1" z="0"/><vertex x="0" y="0" z="1"/></vertices>
 <triangles><triangle v1="0" v2="2" v3="1"/><triangle v1="0" v2="1" v3="3"/><triangle v1="0" v2="3" v3="2"/><triangle v1="1" v2="2" v3="3"/></triangles></mesh>)";
 
 std::string model(const std::string& unit, const std::string& resources, const std::string& items) {
   return "<?xml version=\"1.0\"?>\n<model unit=\"" + unit +
-         "\" xmlns=\"http://schemas.microsoft.com/3dmanufacturing/core/2015/02\"><resources>" + resources + "</resources><build>" + items + "</build></model>";
+         "\" xmlns=\"http://schemas.microsoft.com/3dmanufacturing/core/2015/02\"><resources>" + resources +
+         "</resources><build>" + items + "</build></model>";
 }
 
 std::string object(int id, const std::string& inside, const std::string& name = "") {
-  return "<object id=\"" + std::to_string(id) + "\" type=\"model\"" + (name.empty() ? "" : " name=\"" + name + "\"") + ">" + inside + "</object>";
+  return "<object id=\"" + std::to_string(id) + "\" type=\"model\"" + (name.empty() ? "" : " name=\"" + name + "\"") +
+         ">" + inside + "</object>";
 }
 
 std::string package(const std::string& text) {
@@ -53,7 +56,8 @@ class Reader : public testing::Test {
 
 // The units of the 3MF core specification 1.2, section 3.4.
 TEST_F(Reader, KnowsEveryUnit) {
-  const std::map<std::string, double> units{{"micron", 0.001}, {"millimeter", 1}, {"centimeter", 10}, {"inch", 25.4}, {"foot", 304.8}, {"meter", 1000}};
+  const std::map<std::string, double> units{{"micron", 0.001}, {"millimeter", 1}, {"centimeter", 10},
+                                            {"inch", 25.4},    {"foot", 304.8},   {"meter", 1000}};
   for (const auto& [unit, millimetres] : units) {
     const auto meshes = read(package(model(unit, object(1, tetrahedron), "<item objectid=\"1\"/>")));
     ASSERT_EQ(meshes.size(), 1u) << unit;
@@ -62,9 +66,12 @@ TEST_F(Reader, KnowsEveryUnit) {
 }
 
 TEST_F(Reader, FollowsComponentsAndTransforms) {
-  const std::string resources = object(1, tetrahedron, "tip") +
-      object(2, "<components><component objectid=\"1\"/><component objectid=\"1\" transform=\"1 0 0 0 1 0 0 0 1 10 0 0\"/></components>");
-  const auto meshes = read(package(model("millimeter", resources, "<item objectid=\"2\" transform=\"0 1 0 -1 0 0 0 0 1 0 0 5\"/>")));
+  const std::string resources =
+      object(1, tetrahedron, "tip") + object(2,
+                                             "<components><component objectid=\"1\"/><component objectid=\"1\" "
+                                             "transform=\"1 0 0 0 1 0 0 0 1 10 0 0\"/></components>");
+  const auto meshes =
+      read(package(model("millimeter", resources, "<item objectid=\"2\" transform=\"0 1 0 -1 0 0 0 0 1 0 0 5\"/>")));
   ASSERT_EQ(meshes.size(), 2u);
   EXPECT_EQ(meshes[0].name, "tip");
   // The item turns x into y; the second component lay 10 along x.
@@ -87,7 +94,8 @@ TEST_F(Reader, RefusesIndicesOutOfRangeAndImpossibleNumbers) {
   for (const char* number : {"nan", "1e30", "inf"}) {
     std::string odd = tetrahedron;
     odd.replace(odd.find("x=\"1\""), 5, std::string("x=\"") + number + "\"");
-    EXPECT_THAT(refusal(package(model("millimeter", object(1, odd), "<item objectid=\"1\"/>"))), HasSubstr("x.3mf")) << number;
+    EXPECT_THAT(refusal(package(model("millimeter", object(1, odd), "<item objectid=\"1\"/>"))), HasSubstr("x.3mf"))
+        << number;
   }
 }
 
@@ -109,10 +117,14 @@ TEST_F(Reader, RefusesEntitiesThatExplodeAndFilesFromElsewhere) {
 // What a mesh file says of other files and of itself a million times over is not listened to.
 TEST_F(Reader, AmfEntitiesAreNotExpanded) {
   const std::string corner = "<vertex><coordinates><x>0</x><y>0</y><z>0</z></coordinates></vertex>";
-  std::string amf = "<?xml version=\"1.0\"?><!DOCTYPE amf [<!ENTITY a \"1\"><!ENTITY b \"&a;&a;&a;&a;\"><!ENTITY f SYSTEM \"file:///etc/hostname\">]><amf><object id=\"0\">"
-                    "<metadata type=\"name\">&f;</metadata><mesh><vertices>" + corner +
-                    "<vertex><coordinates><x>1</x><y>0</y><z>0</z></coordinates></vertex><vertex><coordinates><x>0</x><y>&b;</y><z>0</z></coordinates></vertex>"
-                    "</vertices><volume><triangle><v1>0</v1><v2>1</v2><v3>2</v3></triangle></volume></mesh></object></amf>";
+  std::string amf =
+      "<?xml version=\"1.0\"?><!DOCTYPE amf [<!ENTITY a \"1\"><!ENTITY b \"&a;&a;&a;&a;\"><!ENTITY f SYSTEM "
+      "\"file:///etc/hostname\">]><amf><object id=\"0\">"
+      "<metadata type=\"name\">&f;</metadata><mesh><vertices>" +
+      corner +
+      "<vertex><coordinates><x>1</x><y>0</y><z>0</z></coordinates></vertex><vertex><coordinates><x>0</x><y>&b;</"
+      "y><z>0</z></coordinates></vertex>"
+      "</vertices><volume><triangle><v1>0</v1><v2>1</v2><v3>2</v3></triangle></volume></mesh></object></amf>";
   writeFileAtomically(folder / "x.amf", amf);
   try {
     for (const NamedMesh& part : readMeshFile(folder / "x.amf", Progress())) {

@@ -25,12 +25,17 @@ TEST(SettingsTable, EveryRowIsWholeAndItsDefaultFits) {
 // The figures of the trade that concern what is built today can all be set (common practice).
 TEST(SettingsTable, TakesTheFiguresOfTheTrade) {
   Settings settings;
-  for (const double gap : {0.15, 0.18, 0.20, 0.22, 0.24, 0.25, 0.4}) EXPECT_NO_THROW(settings.set("support.gap.above", SettingValue(gap)));
+  for (const double gap : {0.15, 0.18, 0.20, 0.22, 0.24, 0.25, 0.4})
+    EXPECT_NO_THROW(settings.set("support.gap.above", SettingValue(gap)));
   for (const double beside : {0.1, 0.3, 0.8}) EXPECT_NO_THROW(settings.set("support.gap.beside", SettingValue(beside)));
-  for (const double spacing : {2.0, 2.5, 2.8, 3.0}) EXPECT_NO_THROW(settings.set("support.body.spacing", SettingValue(spacing)));
-  for (const double spacing : {0.0, 0.4, 0.5}) EXPECT_NO_THROW(settings.set("support.interface.upper.spacing", SettingValue(spacing)));
-  for (const double lean : {45.0, 60.0, 65.0, 75.0}) EXPECT_NO_THROW(settings.set("support.free_lean", SettingValue(lean)));
-  for (const double layers : {2.0, 3.0, 4.0}) EXPECT_NO_THROW(settings.set("support.interface.upper.layers", SettingValue(layers)));
+  for (const double spacing : {2.0, 2.5, 2.8, 3.0})
+    EXPECT_NO_THROW(settings.set("support.body.spacing", SettingValue(spacing)));
+  for (const double spacing : {0.0, 0.4, 0.5})
+    EXPECT_NO_THROW(settings.set("support.interface.upper.spacing", SettingValue(spacing)));
+  for (const double lean : {45.0, 60.0, 65.0, 75.0})
+    EXPECT_NO_THROW(settings.set("support.free_lean", SettingValue(lean)));
+  for (const double layers : {2.0, 3.0, 4.0})
+    EXPECT_NO_THROW(settings.set("support.interface.upper.layers", SettingValue(layers)));
 }
 
 TEST(Settings, ReadTextAsTypedAndSayWhatDoesNotFit) {

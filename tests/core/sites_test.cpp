@@ -11,7 +11,8 @@ namespace {
 
 // A block with a tunnel through it along y, its roof flat at 10 mm.
 MeshPtr tunnel(double width) {
-  return blocks({0, 5, 5 + width, 10 + width}, {0, 30}, {0, 10, 14}, [](int i, int, int k) { return k == 1 || i != 1; });
+  return blocks({0, 5, 5 + width, 10 + width}, {0, 30}, {0, 10, 14},
+                [](int i, int, int k) { return k == 1 || i != 1; });
 }
 
 // One closed block with a round hole along y. The roof is cut into segments.
@@ -24,7 +25,8 @@ MeshPtr blockWithHole(double radius, double middle, int segments) {
   };
   const auto outer = [&](int i) {  // where a ray from the middle leaves the block
     const Vec2 d = ring(i) - Vec2(0, middle);
-    const double s = std::min({half / std::max(1e-9, std::abs(d.x())), d.y() > 0 ? (top - middle) / d.y() : 1e9, d.y() < 0 ? -middle / d.y() : 1e9});
+    const double s = std::min({half / std::max(1e-9, std::abs(d.x())), d.y() > 0 ? (top - middle) / d.y() : 1e9,
+                               d.y() < 0 ? -middle / d.y() : 1e9});
     return Vec2(d.x() * s, middle + d.y() * s);
   };
   const auto add = [&](const Vec2& p, double y) { corners.push_back(Vec3(p.x(), y, p.y()).cast<float>()); };
@@ -63,7 +65,8 @@ TEST(Bridges, ATunnelOfNineBridgesAndOneOfElevenDoesNot) {
 
 TEST(Bridges, AMirroredTunnelIsTheSameTunnel) {
   for (const int axis : {0, 1}) {
-    const BuildPtr nine = build(performed(*projectOf(tunnel(9)), MirrorPart{0, axis})), eleven = build(performed(*projectOf(tunnel(11)), MirrorPart{0, axis}));
+    const BuildPtr nine = build(performed(*projectOf(tunnel(9)), MirrorPart{0, axis})),
+                   eleven = build(performed(*projectOf(tunnel(11)), MirrorPart{0, axis}));
     EXPECT_TRUE(largest(nine).bridge) << "mirrored along " << axis;
     EXPECT_NEAR(largest(nine).span, 9, 0.01);
     EXPECT_NEAR(area(largest(nine).shadow), 9 * 30, 0.01);
@@ -74,7 +77,9 @@ TEST(Bridges, AMirroredTunnelIsTheSameTunnel) {
 TEST(Bridges, TheLimitIsASetting) {
   const ProjectPtr project = projectOf(tunnel(9));
   EXPECT_EQ(build(performed(*project, ChangeSetting{"support.bridge_limit", 8.5}))->support->pieces.size(), 1u);
-  EXPECT_EQ(build(performed(*projectOf(tunnel(11)), ChangeSetting{"support.bridge_limit", 11.0}))->support->pieces.size(), 0u);
+  EXPECT_EQ(
+      build(performed(*projectOf(tunnel(11)), ChangeSetting{"support.bridge_limit", 11.0}))->support->pieces.size(),
+      0u);
 }
 
 TEST(Bridges, ACantileverIsNever) {
@@ -127,14 +132,17 @@ TEST(Sites, EveryTipOfACombIsAFloatingStartOfItsOwn) {
 // A spike whose sides lean too little to hang still begins on nothing.
 TEST(Sites, ASteepTipIsASiteWithoutFacets) {
   MeshPtr spike = transformed(*flaringCone(0.3, 20, 10, 60), Affine(Eigen::Translation3d(12, 0, 5)));
-  const BuildPtr built = build(projectOf(together({spike, box({0, -2, 0}, {4, 2, 15}), box({0, -2, 15}, {20, 2, 17})})));
-  const auto starts = std::count_if(sitesOf(built).list.begin(), sitesOf(built).list.end(), [](const Site& s) { return !s.starts.empty(); });
+  const BuildPtr built =
+      build(projectOf(together({spike, box({0, -2, 0}, {4, 2, 15}), box({0, -2, 15}, {20, 2, 17})})));
+  const auto starts = std::count_if(sitesOf(built).list.begin(), sitesOf(built).list.end(),
+                                    [](const Site& s) { return !s.starts.empty(); });
   EXPECT_EQ(starts, 1);
 }
 
 TEST(Sites, HangingAreaOfABallFollowsTheHatBoxTheorem) {
   for (const double lean : {20.0, 45.0, 65.0}) {
-    const BuildPtr built = build(projectOf(sphere({0, 0, 12}, 10, 120, 240), {{"support.free_lean", lean}, {"support.on", false}}));
+    const BuildPtr built =
+        build(projectOf(sphere({0, 0, 12}, 10, 120, 240), {{"support.free_lean", lean}, {"support.on", false}}));
     EXPECT_NEAR(largest(built).area, 2 * pi * 100 * (1 - std::sin(toRadians(lean))), 6) << "free lean " << lean;
   }
 }
@@ -158,7 +166,8 @@ void expectPricesAddUp(const Build& built) {
 
 TEST(Prices, AddUpToAllSupport) {
   expectPricesAddUp(*build(projectOf(packageMesh("elephant"))));
-  ProjectPtr mixed = projectOf(together({box({0, 0, 0}, {4, 20, 30}), box({4, 0, 12}, {24, 20, 14}), box({4, 0, 26}, {24, 20, 28})}));
+  ProjectPtr mixed =
+      projectOf(together({box({0, 0, 0}, {4, 20, 30}), box({4, 0, 12}, {24, 20, 14}), box({4, 0, 26}, {24, 20, 28})}));
   const double x = mixed->parts[0]->placement.position.x() - mixed->parts[0]->mesh->bounds.center().x();
   const double y = mixed->parts[0]->placement.position.y() - mixed->parts[0]->mesh->bounds.center().y();
   mixed = performed(*mixed, LayMark{0, Mark::enforce, BallStroke{{Vec3(x, y + 10, 20)}, 3}});
@@ -172,7 +181,8 @@ TEST(Prices, AddUpToAllSupport) {
 }
 
 TEST(Prices, OfASiteThatStandsAloneIsWhatItsAbsenceSaves) {
-  const MeshPtr shelves = together({box({0, 0, 0}, {4, 20, 40}), box({4, 0, 12}, {18, 20, 14}), box({-14, 0, 26}, {0, 20, 28})});
+  const MeshPtr shelves =
+      together({box({0, 0, 0}, {4, 20, 40}), box({4, 0, 12}, {18, 20, 14}), box({-14, 0, 26}, {0, 20, 28})});
   const ProjectPtr project = projectOf(shelves);
   const BuildPtr all = build(project);
   ASSERT_EQ(sitesOf(all).list.size(), 2u);

@@ -12,7 +12,7 @@ Polygons sectionAt(const MeshPtr& mesh, double z) { return slice(*mesh, {z}, Pro
 
 TEST(Slice, AVertexOrFacetOnThePlaneNeitherLosesNorDoublesArea) {
   const MeshPtr steps = together({box({0, 0, 0}, {10, 10, 2}), box({0, 0, 2}, {5, 10, 4})});
-  EXPECT_NEAR(area(sectionAt(steps, 2)), 100, 1e-6);      // just below the ledge
+  EXPECT_NEAR(area(sectionAt(steps, 2)), 100, 1e-6);  // just below the ledge
   EXPECT_NEAR(area(sectionAt(steps, 2.001)), 50, 1e-6);
   EXPECT_NEAR(area(sectionAt(steps, 4)), 50, 1e-6);
   const MeshPtr ball = sphere({0, 0, 10}, 10, 20, 40);  // a ring of vertices lies at 10
@@ -100,7 +100,8 @@ TEST(FillLines, StandOnOneAnotherAndKeepTheirPitch) {
   const std::vector<double> below = offsets(fillLines(low, 45, 2.65));
   for (std::size_t i = 1; i < below.size(); ++i) EXPECT_NEAR(below[i] - below[i - 1], 2.65, 1e-5);
   for (const double offset : offsets(fillLines(high, 45, 2.65))) {
-    const auto nearest = std::min_element(below.begin(), below.end(), [&](double a, double b) { return std::abs(a - offset) < std::abs(b - offset); });
+    const auto nearest = std::min_element(
+        below.begin(), below.end(), [&](double a, double b) { return std::abs(a - offset) < std::abs(b - offset); });
     EXPECT_NEAR(*nearest, offset, 1e-5);
   }
 }

@@ -12,11 +12,14 @@ namespace {
 
 LayerPlan planOf(double height, double layer = 0.2) { return planLayers(height, {layer, layer}); }
 
-Polygons square(double side, const Vec2& middle = {50, 50}) { return {rectangle({middle - Vec2::Constant(side / 2), middle + Vec2::Constant(side / 2)}).front()}; }
+Polygons square(double side, const Vec2& middle = {50, 50}) {
+  return {rectangle({middle - Vec2::Constant(side / 2), middle + Vec2::Constant(side / 2)}).front()};
+}
 
 Polygons circle(double radius) {
   Polygon outline;
-  for (int k = 0; k < 720; ++k) outline.push_back(toPoint(Vec2(50, 50) + radius * Vec2(std::cos(k * pi / 360), std::sin(k * pi / 360))));
+  for (int k = 0; k < 720; ++k)
+    outline.push_back(toPoint(Vec2(50, 50) + radius * Vec2(std::cos(k * pi / 360), std::sin(k * pi / 360))));
   return {outline};
 }
 
@@ -28,8 +31,8 @@ double giveAt(const Stability& stability, double z) {
 
 const StabilityRules rules{.stiffness = 2000, .adhesion = 0.5, .lineWidth = 0.45};
 
-// I = bh³/12 of a rectangle, whose corner has the stress 6M/bh² and 6M/b²h under a moment about either axis and no more than both
-// at right angles under any other; I = πr⁴/4 and W = πr³/4 of a circle.
+// I = bh³/12 of a rectangle, whose corner has the stress 6M/bh² and 6M/b²h under a moment about either axis and no more
+// than both at right angles under any other; I = πr⁴/4 and W = πr³/4 of a circle.
 TEST(Section, HasTheMomentsOfTheHandbook) {
   const SectionFigures slab = figuresOf(Polygons{rectangle({Vec2(10, 20), Vec2(18, 23)}).front()});
   EXPECT_NEAR(slab.least, 8 * 27.0 / 12, 1e-6);
@@ -41,7 +44,8 @@ TEST(Section, HasTheMomentsOfTheHandbook) {
 
 TEST(Section, TurnedItBendsAsEasily) {
   Polygon turned;
-  for (const Vec2& p : {Vec2(-4, -1.5), Vec2(4, -1.5), Vec2(4, 1.5), Vec2(-4, 1.5)}) turned.push_back(toPoint(Vec2(30, 30) + Eigen::Rotation2Dd(0.6) * p));
+  for (const Vec2& p : {Vec2(-4, -1.5), Vec2(4, -1.5), Vec2(4, 1.5), Vec2(-4, 1.5)})
+    turned.push_back(toPoint(Vec2(30, 30) + Eigen::Rotation2Dd(0.6) * p));
   EXPECT_NEAR(figuresOf(Polygons{turned}).least, 8 * 27.0 / 12, 1e-4);
 }
 
@@ -66,14 +70,15 @@ TEST(Stability, ATaperedBarBendsByItsClosedForm) {
   EXPECT_NEAR(giveAt(stabilityOf(plan, sections, {}, rules, Progress()), height), expected, 0.01 * expected);
 }
 
-// Propped at half its height a bar pushed at the top bends by 7FL³/96EI over L: the propped cantilever with an overhang, from the method of forces:
-// a = L/2, δ = Fa³/3EI + Fa²·(L−a)/4EI.
+// Propped at half its height a bar pushed at the top bends by 7FL³/96EI over L: the propped cantilever with an
+// overhang, from the method of forces: a = L/2, δ = Fa³/3EI + Fa²·(L−a)/4EI.
 TEST(Stability, AHoldAtHalfTheHeightStiffensAsAProp) {
   const double height = 100, overhang = 50;
   const LayerPlan plan = planOf(height);
   std::vector<Polygons> holds(plan.count());
   holds[plan.count() / 2 - 1] = square(4, {53.9, 50});
-  const Stability stability = stabilityOf(plan, std::vector<Polygons>(plan.count(), square(4)), holds, rules, Progress());
+  const Stability stability =
+      stabilityOf(plan, std::vector<Polygons>(plan.count(), square(4)), holds, rules, Progress());
   const double stiffness = 2000 * std::pow(4, 4) / 12;
   const double expected = std::pow(overhang, 3) / (3 * stiffness) + overhang * overhang * overhang / (4 * stiffness);
   EXPECT_NEAR(giveAt(stability, height), expected, 0.01 * expected);
@@ -119,7 +124,8 @@ TEST(Stability, WhatBeganOnSupportDoesNotCountUntilItStands) {
 TEST(HoldAdvice, CutsTheFinialsGiveToAQuarterWhenItIsTaken) {
   const ProjectPtr bare = projectOf(demoPart("finial"));
   const BuildPtr before = build(bare);
-  const auto unstable = std::find_if(before->findings.begin(), before->findings.end(), [](const Finding& f) { return f.code == "unstable"; });
+  const auto unstable = std::find_if(before->findings.begin(), before->findings.end(),
+                                     [](const Finding& f) { return f.code == "unstable"; });
   ASSERT_NE(unstable, before->findings.end());
   ASSERT_FALSE(unstable->remedies.empty());
   ProjectPtr held = bare;

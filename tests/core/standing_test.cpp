@@ -13,13 +13,16 @@ namespace {
 using Choices = std::vector<std::pair<std::string, nlohmann::json>>;
 
 // A lip of one by one millimetre high up on a wall.
-MeshPtr lipAt(double height) { return together({box({0, 0, 0}, {4, 30, height + 6}), box({4, 14.5, height}, {5.5, 15.5, height + 2})}); }
+MeshPtr lipAt(double height) {
+  return together({box({0, 0, 0}, {4, 30, height + 6}), box({4, 14.5, height}, {5.5, 15.5, height + 2})});
+}
 
 double widthAt(const Build& build, double z) {
   for (const SupportLayer& layer : build.support->layers)
     if (layer.bottom < z && layer.top > z) {
       double low = 0, high = 20;  // the largest circle, by halving
-      while (high - low > 0.02) (grow(layer.regions.front().area, -(low + high) / 4).empty() ? high : low) = (low + high) / 2;
+      while (high - low > 0.02)
+        (grow(layer.regions.front().area, -(low + high) / 4).empty() ? high : low) = (low + high) / 2;
       return low;
     }
   return 0;
@@ -36,9 +39,11 @@ TEST(Slender, ColumnsWidenDownwardUntilTheyAreSteady) {
 
 TEST(Slender, AColumnWithoutRoomToWidenIsReported) {
   // The same lip in a shaft of three millimetres.
-  const MeshPtr shaft = together({lipAt(60), box({0, 10, 0}, {8, 13, 66}), box({0, 17, 0}, {8, 20, 66}), box({7, 10, 0}, {9, 20, 66})});
+  const MeshPtr shaft =
+      together({lipAt(60), box({0, 10, 0}, {8, 13, 66}), box({0, 17, 0}, {8, 20, 66}), box({7, 10, 0}, {9, 20, 66})});
   const BuildPtr built = build(projectOf(shaft));
-  EXPECT_TRUE(std::any_of(built->findings.begin(), built->findings.end(), [](const Finding& f) { return f.code == "slender-support"; }));
+  EXPECT_TRUE(std::any_of(built->findings.begin(), built->findings.end(),
+                          [](const Finding& f) { return f.code == "slender-support"; }));
 }
 
 TEST(Bed, LiesUnderEverythingAndReachesPastIt) {
@@ -54,14 +59,15 @@ TEST(Bed, LiesUnderEverythingAndReachesPastIt) {
   }
   EXPECT_NEAR(bedBox.min().z(), 0, 1e-6);
   EXPECT_NEAR(bedBox.max().z(), 0.6, 1e-6);
-  EXPECT_NEAR(partBox.min().z(), 0.75, 1e-6);     // the gap is exact
-  EXPECT_NEAR(supportBox.min().z(), 0.6, 1e-6);   // supports stand on the bed
+  EXPECT_NEAR(partBox.min().z(), 0.75, 1e-6);    // the gap is exact
+  EXPECT_NEAR(supportBox.min().z(), 0.6, 1e-6);  // supports stand on the bed
   EXPECT_NEAR(bedBox.min().x() - 0.225, 50 - 5, 0.05);
   EXPECT_NEAR(bedBox.max().y() + 0.225, 80 + 5, 0.05);
-  const double bead = beadArea(0.45, 0.2) / (0.45 * 0.2);  // the share of its box that a bead fills
+  const double bead = beadArea(0.45, 0.2) / (0.45 * 0.2);           // the share of its box that a bead fills
   EXPECT_NEAR(volume, bead * 40 * 40 * 0.6, 0.04 * 40 * 40 * 0.6);  // solid
   // Everything else is as it would be on the plate.
-  EXPECT_NEAR(build(project)->support->pieces[0].contactAbove, build(projectOf(table(30, 10, 2)))->support->pieces[0].contactAbove, 0.5);
+  EXPECT_NEAR(build(project)->support->pieces[0].contactAbove,
+              build(projectOf(table(30, 10, 2)))->support->pieces[0].contactAbove, 0.5);
 }
 
 TEST(Bed, OfNoLayersIsNone) {
@@ -70,9 +76,12 @@ TEST(Bed, OfNoLayersIsNone) {
 
 // Two ledges side by side at one height, one with a body of its own.
 TEST(LocalSettings, OfNeighboursNeitherCollideNorLeaveASlit) {
-  const MeshPtr ledges = together({box({0, 0, 0}, {40, 4, 20}), box({0, 4, 12}, {20, 20, 16}), box({20, 4, 12.4}, {40, 20, 16})});
+  const MeshPtr ledges =
+      together({box({0, 0, 0}, {40, 4, 20}), box({0, 4, 12}, {20, 20, 16}), box({20, 4, 12.4}, {40, 20, 16})});
   ProjectPtr project = projectOf(ledges);
-  project = performed(*project, DecideSite{0, {60, 60, 12}, std::nullopt, Overrides{{"support.body.spacing", 0.6}, {"support.gap.above", 0.3}}});
+  project = performed(
+      *project,
+      DecideSite{0, {60, 60, 12}, std::nullopt, Overrides{{"support.body.spacing", 0.6}, {"support.gap.above", 0.3}}});
   const BuildPtr built = build(project);
   std::set<std::size_t> rules;
   double widest = 0;
@@ -101,7 +110,9 @@ TEST(Features, SteepWallsAndSkinsOverSupportAreToldApart) {
       EXPECT_NEAR(bead.z, 10.2, 1e-6);
     }
   EXPECT_TRUE(carried);
-  const auto has = [](const std::string& gcode, const char* feature) { return gcode.find(feature) != std::string::npos; };
+  const auto has = [](const std::string& gcode, const char* feature) {
+    return gcode.find(feature) != std::string::npos;
+  };
   const Choices bare{{"support.on", false}};
   EXPECT_TRUE(has(gcodeOf(projectOf(flaringCone(4, 60, 6, 96), bare)), "@feature part.wall.steep"));
   EXPECT_FALSE(has(gcodeOf(projectOf(flaringCone(4, 30, 6, 96), bare)), "@feature part.wall.steep"));

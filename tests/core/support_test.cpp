@@ -51,7 +51,8 @@ TEST_P(ConeTest, HangsByFacetsAndByLayersAlike) {
 INSTANTIATE_TEST_SUITE_P(Leans, ConeTest, testing::Values(20, 30, 40, 45, 50, 60, 70));
 
 TEST(FloatingStarts, AreFoundWhereSomethingBeginsOnNothing) {
-  const MeshPtr hook = together({box({0, 0, 0}, {5, 5, 20}), box({0, 0, 18}, {20, 5, 20}), box({16, 0, 10}, {20, 5, 18})});
+  const MeshPtr hook =
+      together({box({0, 0, 0}, {5, 5, 20}), box({0, 0, 18}, {20, 5, 20}), box({16, 0, 10}, {20, 5, 18})});
   const auto built = build(projectOf(hook));
   ASSERT_EQ(built->parts[0].overhangs->starts.size(), 1u);
   EXPECT_NEAR(built->parts[0].overhangs->starts[0].at.z(), 10, 1e-6);
@@ -63,8 +64,11 @@ TEST(FloatingStarts, AreFoundWhereSomethingBeginsOnNothing) {
 
 TEST(Sources, DecideWhatAsksForSupport) {
   // A shelf that hangs on a wall, and a drop that begins in mid-air.
-  const MeshPtr mesh = together({box({0, 0, 0}, {5, 20, 30}), box({0, 0, 20}, {20, 20, 22}), box({16, 8, 12}, {20, 12, 20})});
-  const auto volume = [&](const char* source) { return build(projectOf(mesh, {{"support.source", source}}))->tally.support().volume; };
+  const MeshPtr mesh =
+      together({box({0, 0, 0}, {5, 20, 30}), box({0, 0, 20}, {20, 20, 22}), box({16, 8, 12}, {20, 12, 20})});
+  const auto volume = [&](const char* source) {
+    return build(projectOf(mesh, {{"support.source", source}}))->tally.support().volume;
+  };
   const double overhangs = volume("overhangs"), floating = volume("floating");
   EXPECT_GT(floating, 10);
   EXPECT_GT(overhangs, 3 * floating);
@@ -84,7 +88,8 @@ TEST(Decisions, AnEnforcerGivesSupportThereAndNowhereElse) {
 
 TEST(Decisions, ABlockerRemovesExactlyTheSupportOfItsSite) {
   // Two shelves on one wall, far apart: two sites.
-  const MeshPtr mesh = together({box({0, 0, 0}, {60, 5, 30}), box({0, 0, 10}, {15, 20, 12}), box({40, 0, 20}, {60, 20, 22})});
+  const MeshPtr mesh =
+      together({box({0, 0, 0}, {60, 5, 30}), box({0, 0, 10}, {15, 20, 12}), box({40, 0, 20}, {60, 20, 22})});
   const MeshPtr highOnly = together({box({0, 0, 0}, {60, 5, 30}), box({40, 0, 20}, {60, 20, 22})});
   const ProjectPtr both = projectOf(mesh);
   const auto areas = supportAreas(*build(marked(both, {57.5, 62.5, 10}, 14, Mark::block)));
@@ -102,7 +107,8 @@ TEST(Decisions, WithoutEffectAreFindings) {
 
 TEST(Footing, PlateOnlyNeverStandsOnThePartAndSaysSo) {
   // A shelf over a tray that is wider than it.
-  const MeshPtr mesh = together({box({0, 0, 0}, {40, 40, 2}), box({0, 0, 0}, {5, 40, 20}), box({0, 0, 18}, {30, 40, 20})});
+  const MeshPtr mesh =
+      together({box({0, 0, 0}, {40, 40, 2}), box({0, 0, 0}, {5, 40, 20}), box({0, 0, 18}, {30, 40, 20})});
   const auto onPart = build(projectOf(mesh));
   EXPECT_GT(onPart->tally.support().volume, 100);
   EXPECT_THAT(onPart->findings, Not(withCode("no-footing")));
@@ -119,12 +125,14 @@ TEST(GapBeside, IsKeptFromEveryWallAtEveryHeight) {
     for (std::size_t l = 0; l < sections.size(); ++l) {
       const LayerSpan& span = built->plan.spans[l];
       if (span.top <= layer.bottom + 1e-6 || span.bottom >= layer.top - 1e-6) continue;
-      for (const PieceRegion& region : layer.regions) EXPECT_LT(area(intersect(region.area, grow(sections[l], beside - 0.01))), 1e-6);
+      for (const PieceRegion& region : layer.regions)
+        EXPECT_LT(area(intersect(region.area, grow(sections[l], beside - 0.01))), 1e-6);
     }
 }
 
 TEST(Interface, CoversTheDemandAndNeverShrinksASupport) {
-  const ProjectPtr with = projectOf(table(30, 12.3, 3)), without = projectOf(table(30, 12.3, 3), {{"support.interface.upper.layers", 0}});
+  const ProjectPtr with = projectOf(table(30, 12.3, 3)),
+                   without = projectOf(table(30, 12.3, 3), {{"support.interface.upper.layers", 0}});
   const auto a = build(with), b = build(without);
   const auto areasA = supportAreas(*a), areasB = supportAreas(*b);
   ASSERT_EQ(areasA.size(), areasB.size());
@@ -145,7 +153,8 @@ TEST(Interface, CoversTheDemandAndNeverShrinksASupport) {
 TEST(Columns, StandOnSlopesInsteadOfBeingEatenAway) {
   // A shelf over a ramp that rises at 40° from the plate.
   std::vector<Vec3f> v{{0, 0, 0}, {30, 0, 0}, {0, 0, 25}, {0, 20, 0}, {30, 20, 0}, {0, 20, 25}};
-  const MeshPtr ramp = makeMesh(v, {{0, 1, 2}, {3, 5, 4}, {0, 3, 4}, {0, 4, 1}, {1, 4, 5}, {1, 5, 2}, {0, 2, 5}, {0, 5, 3}});
+  const MeshPtr ramp =
+      makeMesh(v, {{0, 1, 2}, {3, 5, 4}, {0, 3, 4}, {0, 4, 1}, {1, 4, 5}, {1, 5, 2}, {0, 2, 5}, {0, 5, 3}});
   const MeshPtr mesh = together({ramp, box({0, 0, 40}, {28, 20, 42}), box({-4, 0, 0}, {0, 20, 42})});
   const auto built = build(projectOf(mesh));
   EXPECT_THAT(built->findings, Not(withCode("no-footing")));

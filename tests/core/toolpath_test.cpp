@@ -41,13 +41,16 @@ TEST(Tally, PartsSumToTheTotalAndToTheGcode) {
 // A solid block takes its own volume of filament, within what round line ends leave open.
 TEST(PartPaths, ASolidBlockIsFilled) {
   const auto built = build(projectOf(box({0, 0, 0}, {20, 20, 6}), {{"infill.density", 100}, {"skirt.loops", 0}}));
-  EXPECT_NEAR(built->tally.whole().volume / 2400, beadArea(0.45, 0.2) / 0.09, 0.03);  // the share of its box that a bead fills
+  EXPECT_NEAR(built->tally.whole().volume / 2400, beadArea(0.45, 0.2) / 0.09,
+              0.03);  // the share of its box that a bead fills
   EXPECT_LT(built->tally.whole().volume, 2400);
 }
 
 TEST(PartPaths, SparseInfillHasTheDensityAsked) {
   const auto infill = [](double density) {
-    return build(projectOf(box({0, 0, 0}, {40, 40, 10}), {{"infill.density", density}}))->tally.features[static_cast<std::size_t>(Feature::infill)].volume;
+    return build(projectOf(box({0, 0, 0}, {40, 40, 10}), {{"infill.density", density}}))
+        ->tally.features[static_cast<std::size_t>(Feature::infill)]
+        .volume;
   };
   EXPECT_NEAR(infill(40) / infill(20), 2, 0.06);
 }
@@ -62,7 +65,8 @@ TEST(PartPaths, SkinsCloseTopAndBottom) {
 
 TEST(PartPaths, BridgesRunAlongTheirSpan) {
   // A roof between two walls 9 mm apart along x, without support.
-  const MeshPtr tunnel = together({box({0, 0, 0}, {5, 20, 8}), box({14, 0, 0}, {19, 20, 8}), box({0, 0, 8}, {19, 20, 10})});
+  const MeshPtr tunnel =
+      together({box({0, 0, 0}, {5, 20, 8}), box({14, 0, 0}, {19, 20, 8}), box({0, 0, 8}, {19, 20, 10})});
   const auto built = build(projectOf(tunnel, {{"support.on", false}}));
   double along = 0, across = 0;
   for (const auto& layer : built->print.layers)
@@ -97,7 +101,11 @@ TEST(SupportPaths, AnInterfaceIsCoveredUpToItsWallWhateverItsWidth) {
   for (double width = 1.5; width < 4; width += 0.17) {
     // A strip along the interface's lines.
     const Vec2 along = Vec2(-1, 1).normalized() * 10, across = Vec2(1, 1).normalized() * width;
-    PieceRegion strip{0, RegionKind::interfaceUpper, 0, {{toPoint(Vec2(20, 20)), toPoint(Vec2(20, 20) + across), toPoint(Vec2(20, 20) + across + along), toPoint(Vec2(20, 20) + along)}}};
+    PieceRegion strip{0,
+                      RegionKind::interfaceUpper,
+                      0,
+                      {{toPoint(Vec2(20, 20)), toPoint(Vec2(20, 20) + across), toPoint(Vec2(20, 20) + across + along),
+                        toPoint(Vec2(20, 20) + along)}}};
     Polygons lines;
     for (const auto& stage : regionPaths(strip, 1, rules))
       for (const Path& path : stage) lines.push_back(path.closed ? asLines({path.points}).front() : path.points);
@@ -112,7 +120,8 @@ TEST(SupportPaths, LinesKeepTheirSpacingAndCrossTheInterface) {
   rules.interfaceSpacing = 0.45;
   const auto offsets = [&](bool interface, double sign) {
     std::vector<double> all;
-    const Stages stages = regionPaths({0, interface ? RegionKind::interfaceUpper : RegionKind::body, 0, area}, 2, rules);
+    const Stages stages =
+        regionPaths({0, interface ? RegionKind::interfaceUpper : RegionKind::body, 0, area}, 2, rules);
     for (const Path& path : stages.back())
       all.push_back((toMm(path.points[0]).y() - sign * toMm(path.points[0]).x()) / std::sqrt(2.0));
     std::sort(all.begin(), all.end());

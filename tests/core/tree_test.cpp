@@ -26,7 +26,6 @@ ProjectPtr treeProject(const MeshPtr& mesh, Choices more = {}) {
   return projectOf(mesh, more);
 }
 
-
 std::vector<std::string> codesOf(const Build& build) {
   std::vector<std::string> codes;
   for (const Finding& finding : build.findings) codes.push_back(finding.code);
@@ -64,7 +63,8 @@ double standsOnPart(const Build& build) {
 
 // A ceiling on a mast, over its own tray: nothing but the tray lies under it.
 MeshPtr overItsTray() {
-  return blocks({0, 30, 36, 80, 110}, {0, 30, 50, 80}, {0, 2, 22, 25}, [](int x, int y, int z) { return z == 0 || (y == 1 && (x == 1 || (z == 2 && x == 2))); });
+  return blocks({0, 30, 36, 80, 110}, {0, 30, 50, 80}, {0, 2, 22, 25},
+                [](int x, int y, int z) { return z == 0 || (y == 1 && (x == 1 || (z == 2 && x == 2))); });
 }
 
 // A room with walls and a roof, and a hole in the roof to look in through.
@@ -77,13 +77,15 @@ MeshPtr bottle() {
 }
 
 TEST(Tree, StandsOnTheTrayOnlyWhereThatIsAllowed) {
-  const BuildPtr onPlate = build(treeProject(overItsTray(), {{"support.footing", "plate"}, {"support.bridge_limit", 0}}));
+  const BuildPtr onPlate =
+      build(treeProject(overItsTray(), {{"support.footing", "plate"}, {"support.bridge_limit", 0}}));
   EXPECT_THAT(codesOf(*onPlate), Contains("no-footing"));
   EXPECT_GT(lostOf(*onPlate), 100);
   const BuildPtr onPart = build(treeProject(overItsTray(), {{"support.bridge_limit", 0}}));
   EXPECT_THAT(codesOf(*onPart), Not(Contains("no-footing")));
   EXPECT_GT(standsOnPart(*onPart), 1);
-  for (const SupportLayer& layer : onPart->support->layers) EXPECT_GT(layer.bottom, 2.1) << "what landed on the tray must not go on under it";
+  for (const SupportLayer& layer : onPart->support->layers)
+    EXPECT_GT(layer.bottom, 2.1) << "what landed on the tray must not go on under it";
 }
 
 TEST(Tree, ReachesAroundThePartToThePlateWhereItCan) {
@@ -155,7 +157,9 @@ TEST(Tree, BranchesAreCurvesThatLeanNoMoreThanTheyMay) {
   const BuildPtr built = build(treeProject(demoPart("frond")));
   std::size_t kinks = 0, places = 0;
   std::map<std::array<double, 3>, double> thickest;  // of those that lie on a node, whichever site they carry
-  const auto placeOf = [](const BranchNode& node) { return std::array<double, 3>{node.at.x(), node.at.y(), node.at.z()}; };
+  const auto placeOf = [](const BranchNode& node) {
+    return std::array<double, 3>{node.at.x(), node.at.y(), node.at.z()};
+  };
   for (const auto& tree : built->trees)
     for (const BranchNode& node : tree->nodes)
       if (node.below != BranchNode::none) {
@@ -168,7 +172,10 @@ TEST(Tree, BranchesAreCurvesThatLeanNoMoreThanTheyMay) {
       const BranchNode& below = tree->nodes[node.below];
       const Vec3 way = below.at - node.at;
       EXPECT_LE(std::atan2(way.head<2>().norm(), -way.z()), toRadians(40) + 1e-3);
-      EXPECT_TRUE(below.at.z() < 2 || node.radius < thickest[placeOf(below)] || std::abs(below.radius - node.radius) < 0.15 * std::abs(way.z())) << "radii change gradually, feet and forks aside: " << node.radius << " to " << below.radius << " at " << node.at.z() << " and " << below.at.z();
+      EXPECT_TRUE(below.at.z() < 2 || node.radius < thickest[placeOf(below)] ||
+                  std::abs(below.radius - node.radius) < 0.15 * std::abs(way.z()))
+          << "radii change gradually, feet and forks aside: " << node.radius << " to " << below.radius << " at "
+          << node.at.z() << " and " << below.at.z();
       if (below.below == BranchNode::none) continue;
       const Vec3 next = tree->nodes[below.below].at - below.at;
       ++places;
@@ -176,7 +183,8 @@ TEST(Tree, BranchesAreCurvesThatLeanNoMoreThanTheyMay) {
     }
   }
   ASSERT_GT(places, 1000u);
-  EXPECT_LT(static_cast<double>(kinks) / static_cast<double>(places), 0.01) << "but for few, where something is close on all sides";
+  EXPECT_LT(static_cast<double>(kinks) / static_cast<double>(places), 0.01)
+      << "but for few, where something is close on all sides";
 }
 
 TEST(Tree, OneThreadOrTwoGiveTheSameBytes) {
@@ -214,23 +222,28 @@ TEST_F(HandMadeTest, AMarkAZoneAndAPropEachGrowABranch) {
 TEST_F(HandMadeTest, ABranchPointedAtIsTakenAwayAlone) {
   const ProjectPtr project = treeProject(table(30, 20, 2), {{"support.bridge_limit", 0}});
   const BuildPtr before = build(project);
-  const auto tree = std::find_if(before->trees.begin(), before->trees.end(), [](const auto& t) { return t != nullptr; });
+  const auto tree =
+      std::find_if(before->trees.begin(), before->trees.end(), [](const auto& t) { return t != nullptr; });
   ASSERT_NE(tree, before->trees.end());
   const Tip& tip = (*tree)->tips[(*tree)->tips.size() / 2];
   ProjectPtr removed = project;
-  for (const Operation& operation : removing(*before, Vec3(tip.neck), Reach::column)) removed = performed(*removed, operation);
+  for (const Operation& operation : removing(*before, Vec3(tip.neck), Reach::column))
+    removed = performed(*removed, operation);
   const BuildPtr after = build(removed);
   EXPECT_GT(tipsOf(*after), 0.8 * static_cast<double>(tipsOf(*before))) << "the others stay";
   ASSERT_THAT(after->trees, Each(NotNull()));
   for (const auto& other : after->trees)
-    for (const Tip& left : other->tips) EXPECT_GT((left.at - tip.at).norm(), tip.radius) << "nothing touches there any more";
+    for (const Tip& left : other->tips)
+      EXPECT_GT((left.at - tip.at).norm(), tip.radius) << "nothing touches there any more";
 }
 
 TEST(Structure, MayDifferFromSiteToSite) {
   const ProjectPtr project = projectOf(demoPart("snail"), {{"support.structure", "tree"}});
   const BuildPtr trees = build(project);
-  const Site& site = *std::max_element(trees->parts[0].sites->list.begin(), trees->parts[0].sites->list.end(), [](const Site& a, const Site& b) { return a.high < b.high; });
-  const nlohmann::json operation{{"do", "site"}, {"part", 0}, {"at", {site.at.x(), site.at.y(), site.at.z()}}, {"structure", "normal"}};
+  const Site& site = *std::max_element(trees->parts[0].sites->list.begin(), trees->parts[0].sites->list.end(),
+                                       [](const Site& a, const Site& b) { return a.high < b.high; });
+  const nlohmann::json operation{
+      {"do", "site"}, {"part", 0}, {"at", {site.at.x(), site.at.y(), site.at.z()}}, {"structure", "normal"}};
   const BuildPtr mixed = build(performedAll(*project, nlohmann::json::array({operation}), Progress()));
   std::set<RegionKind> kinds;
   for (const SupportLayer& layer : mixed->support->layers)
@@ -250,7 +263,9 @@ TEST(Structure, IsRecommendedWithAReason) {
 
 TEST(Structure, StiffBranchesHaveMoreWallsAndLinesInside) {
   const auto branchVolume = [](const Choices& more) {
-    return build(treeProject(demoPart("frond"), more))->tally.features[static_cast<std::size_t>(Feature::branch)].volume;
+    return build(treeProject(demoPart("frond"), more))
+        ->tally.features[static_cast<std::size_t>(Feature::branch)]
+        .volume;
   };
   const double usual = branchVolume({});
   EXPECT_GT(branchVolume({{"support.tree.walls", 2}}), 1.15 * usual);

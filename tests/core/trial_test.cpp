@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The trial print on handmade text with known defects, each answer known on paper.
-#include "core/trial/trial_report.hpp"
 #include "core/base/files.hpp"
+#include "core/trial/trial_report.hpp"
 #include "tests/shapes.hpp"
 
 #include <fmt/format.h>
@@ -25,7 +25,9 @@ struct Text {
   double e(double length) const { return section * length / filament; }
   Text& raw(const std::string& line) { return text += line + "\n", *this; }
   Text& go(double x, double y, double z) { return raw(fmt::format("G0 X{:.4f} Y{:.4f} Z{:.4f} F9000", x, y, z)); }
-  Text& lay(double x, double y, double length) { return raw(fmt::format("G1 X{:.4f} Y{:.4f} E{:.6f} F1800", x, y, e(length))); }
+  Text& lay(double x, double y, double length) {
+    return raw(fmt::format("G1 X{:.4f} Y{:.4f} E{:.6f} F1800", x, y, e(length)));
+  }
   Text& bead(double x0, double x1, double y, double top) { return go(x0, y, top).lay(x1, y, x1 - x0); }
   // One line on another from the plate up to a height.
   Text& wall(double x0, double x1, double y, double height) {
@@ -34,7 +36,9 @@ struct Text {
   }
 };
 
-TrialPrint tried(const std::string& text, const TrialRules& rules = {}) { return trialPrint(readGcode(text, Progress()), rules, Progress()); }
+TrialPrint tried(const std::string& text, const TrialRules& rules = {}) {
+  return trialPrint(readGcode(text, Progress()), rules, Progress());
+}
 TrialPrint tried(const Text& text, const TrialRules& rules = {}) { return tried(text.text, rules); }
 
 struct Span {
@@ -42,9 +46,13 @@ struct Span {
   Bearing bearing;
 };
 
-void PrintTo(const Span& span, std::ostream* out) { *out << span.from << " to " << span.to << " " << bearingNames[static_cast<std::size_t>(span.bearing)]; }
+void PrintTo(const Span& span, std::ostream* out) {
+  *out << span.from << " to " << span.to << " " << bearingNames[static_cast<std::size_t>(span.bearing)];
+}
 
-MATCHER_P3(Is, from, to, bearing, "") { return std::abs(arg.from - from) <= 0.1 && std::abs(arg.to - to) <= 0.1 && arg.bearing == bearing; }
+MATCHER_P3(Is, from, to, bearing, "") {
+  return std::abs(arg.from - from) <= 0.1 && std::abs(arg.to - to) <= 0.1 && arg.bearing == bearing;
+}
 
 // The stretches of the topmost layer along x, joined where they continue.
 std::vector<Span> topmost(const TrialPrint& trial) {
@@ -63,7 +71,8 @@ double lengthOf(const TrialPrint& trial, Bearing bearing) { return trial.length[
 
 TEST(TrialPrint, FindsTwelveMillimetresOnAir) {
   const TrialPrint trial = tried(Text().wall(10, 15, 20, 1).wall(27, 32, 20, 1).bead(10, 32, 20, 1.2));
-  EXPECT_THAT(topmost(trial), ElementsAre(Is(10.0, 15.0, Bearing::material), Is(15.0, 27.0, Bearing::air), Is(27.0, 32.0, Bearing::material)));
+  EXPECT_THAT(topmost(trial), ElementsAre(Is(10.0, 15.0, Bearing::material), Is(15.0, 27.0, Bearing::air),
+                                          Is(27.0, 32.0, Bearing::material)));
   EXPECT_NEAR(lengthOf(trial, Bearing::air), 12.0, 0.1);
   EXPECT_THAT(trial.starts, testing::IsEmpty());
 }
@@ -94,21 +103,26 @@ TEST(TrialPrint, FindsEndsToATenthInEveryDirection) {
 
 TEST(TrialPrint, BridgesEightMillimetresAndKnowsItsLimit) {
   const Text text = Text().wall(10, 15, 20, 1).wall(23, 28, 20, 1).bead(10, 28, 20, 1.2);
-  EXPECT_THAT(topmost(tried(text)), ElementsAre(Is(10.0, 15.0, Bearing::material), Is(15.0, 23.0, Bearing::bridge), Is(23.0, 28.0, Bearing::material)));
-  EXPECT_THAT(topmost(tried(text, {.bridgeLimit = 7.5})), ElementsAre(Is(10.0, 15.0, Bearing::material), Is(15.0, 23.0, Bearing::air), Is(23.0, 28.0, Bearing::material)));
+  EXPECT_THAT(topmost(tried(text)), ElementsAre(Is(10.0, 15.0, Bearing::material), Is(15.0, 23.0, Bearing::bridge),
+                                                Is(23.0, 28.0, Bearing::material)));
+  EXPECT_THAT(
+      topmost(tried(text, {.bridgeLimit = 7.5})),
+      ElementsAre(Is(10.0, 15.0, Bearing::material), Is(15.0, 23.0, Bearing::air), Is(23.0, 28.0, Bearing::material)));
 }
 
 TEST(TrialPrint, AFreeEndAndACornerOverNothingAreNoBridges) {
   const TrialPrint free = tried(Text().wall(10, 15, 20, 1).bead(10, 20, 20, 1.2));
   EXPECT_NEAR(lengthOf(free, Bearing::air), 5, 0.1);
-  const TrialPrint corner = tried(Text().wall(10, 15, 20, 1).wall(10, 15, 26, 1).go(15, 20, 1.2).lay(18, 20, 3).lay(18, 26, 6).lay(15, 26, 3));
+  const TrialPrint corner = tried(
+      Text().wall(10, 15, 20, 1).wall(10, 15, 26, 1).go(15, 20, 1.2).lay(18, 20, 3).lay(18, 26, 6).lay(15, 26, 3));
   EXPECT_NEAR(lengthOf(corner, Bearing::air), 12, 0.3);
 }
 
 TEST(TrialPrint, FindsAFloatingSquareAndNothingOfWhatStands) {
   Text text = Text().wall(10, 15, 20, 1).bead(10, 15, 20, 1.2);
   text.go(40, 40, 1.2).lay(50, 40, 10).lay(50, 50, 10).lay(40, 50, 10).lay(40, 40, 10);
-  for (double y = 40.45; y < 49.8; y += 0.45) text.bead(40.3, 49.7, y, 1.2);  // filled: its own lines do not hold one another
+  for (double y = 40.45; y < 49.8; y += 0.45)
+    text.bead(40.3, 49.7, y, 1.2);  // filled: its own lines do not hold one another
   const TrialPrint trial = tried(text);
   ASSERT_EQ(trial.starts.size(), 1u);
   EXPECT_NEAR((trial.starts[0].at - Vec3(45, 45, 1.0)).norm(), 0, 0.1);
@@ -121,8 +135,10 @@ TEST(TrialPrint, FindsAFloatingSquareAndNothingOfWhatStands) {
 // Support whose top is 0.2 mm under a bead lets go of it; 0.6 mm under it, it carries nothing.
 TEST(TrialPrint, KnowsWhatSupportCarriesByItsGap) {
   const auto over = [](double gap) {
-    const std::string support = "; @feature support.body width=0.45 height=0.2", part = "; @feature part.skin width=0.45 height=0.2";
-    return tried(Text().raw(support).wall(10, 20, 20, 1).raw(part).wall(25, 30, 20, 1 + gap).bead(10, 20, 20, 1.2 + gap));
+    const std::string support = "; @feature support.body width=0.45 height=0.2",
+                      part = "; @feature part.skin width=0.45 height=0.2";
+    return tried(
+        Text().raw(support).wall(10, 20, 20, 1).raw(part).wall(25, 30, 20, 1 + gap).bead(10, 20, 20, 1.2 + gap));
   };
   EXPECT_THAT(topmost(over(0.2)), ElementsAre(Is(10.0, 20.0, Bearing::release)));
   EXPECT_THAT(topmost(over(0.3)), ElementsAre(Is(10.0, 20.0, Bearing::release)));
@@ -132,9 +148,15 @@ TEST(TrialPrint, KnowsWhatSupportCarriesByItsGap) {
 }
 
 TEST(TrialPrint, LinesBetweenTwoLinesOfSupportAreCarried) {
-  const std::string support = "; @feature support.interface.upper width=0.45 height=0.2", part = "; @feature part.skin width=0.45 height=0.2";
+  const std::string support = "; @feature support.interface.upper width=0.45 height=0.2",
+                    part = "; @feature part.skin width=0.45 height=0.2";
   const auto between = [&](double apart) {
-    return tried(Text().raw(support).wall(10, 20, 20 - apart / 2, 1).wall(10, 20, 20 + apart / 2, 1).raw(part).bead(10, 20, 20, 1.4));
+    return tried(Text()
+                     .raw(support)
+                     .wall(10, 20, 20 - apart / 2, 1)
+                     .wall(10, 20, 20 + apart / 2, 1)
+                     .raw(part)
+                     .bead(10, 20, 20, 1.4));
   };
   EXPECT_THAT(topmost(between(1.2)), ElementsAre(Is(10.0, 20.0, Bearing::release)));  // 0.3 mm of air on either side
   EXPECT_THAT(topmost(between(2.2)), ElementsAre(Is(10.0, 20.0, Bearing::air)));      // 0.65 mm
@@ -174,7 +196,8 @@ TEST(TrialPrint, ReadsEveryManner) {
   const TrialPrint expected = tried(plain);
   const auto same = [&](const std::string& text, const char* manner) {
     const TrialPrint got = tried(text);
-    for (std::size_t i = 0; i < got.length.size(); ++i) EXPECT_NEAR(got.length[i], expected.length[i], 0.02) << manner << " " << bearingNames[i];
+    for (std::size_t i = 0; i < got.length.size(); ++i)
+      EXPECT_NEAR(got.length[i], expected.length[i], 0.02) << manner << " " << bearingNames[i];
     EXPECT_NEAR(got.seconds, expected.seconds, 0.02 * expected.seconds) << manner;
   };
   const GcodeMoves moves = readGcode(plain.text, Progress());
@@ -186,7 +209,8 @@ TEST(TrialPrint, ReadsEveryManner) {
     for (const Move& move : moves.moves) {
       const Vec3 to = (relative ? Vec3(move.to - at) : move.to) / unit;
       e = relativeE ? move.filament : e + move.filament;
-      text += fmt::format("n{} g1 x {:.6f}y{:.6f} Z+{:.6f} F{:.3f}", n++, to.x(), to.y(), to.z(), move.speed * 60 / unit);
+      text +=
+          fmt::format("n{} g1 x {:.6f}y{:.6f} Z+{:.6f} F{:.3f}", n++, to.x(), to.y(), to.z(), move.speed * 60 / unit);
       if (move.filament != 0) text += fmt::format(" e{:.7f}", e / unit);
       text += "*51 ; a comment\n";
       at = move.to;
@@ -202,7 +226,8 @@ TEST(TrialPrint, ReadsEveryManner) {
   same(said("G91\n", true, true, 1), "all relative");
   same(said("G20 (inches)\nM83\n", false, true, 25.4), "inches");
   std::string shifted = plain.text;
-  shifted.insert(shifted.find("G0"), "G92 X100 Y100\nG92 X0 Y0\nT1\nM104 S200 T0\nM117 Layer 1 of X\nSTART_PRINT EXTRUDER=200\n%\n");
+  shifted.insert(shifted.find("G0"),
+                 "G92 X100 Y100\nG92 X0 Y0\nT1\nM104 S200 T0\nM117 Layer 1 of X\nSTART_PRINT EXTRUDER=200\n%\n");
   same(shifted, "with other commands between");
   EXPECT_EQ(readGcode(shifted, Progress()).moves.back().tool, 1);
 }
@@ -215,7 +240,9 @@ TEST(TrialPrint, TakesFilamentAsAVolumeAndAtAShare) {
 
 // A comment that says more than was pushed out is not believed: height and width then follow from the volume.
 TEST(TrialPrint, BelievesCommentsOnlyWhenTheVolumeAgrees) {
-  const auto heightOf = [](const std::string& comment, const TrialRules& rules = {}) { return tried(Text().raw(comment).bead(10, 20, 20, 0.2), rules).stretches[0]; };
+  const auto heightOf = [](const std::string& comment, const TrialRules& rules = {}) {
+    return tried(Text().raw(comment).bead(10, 20, 20, 0.2), rules).stretches[0];
+  };
   EXPECT_NEAR(heightOf("; @feature part.skin width=0.4500 height=0.2000").height, 0.2, 1e-6);
   EXPECT_NEAR(heightOf("; @feature part.skin width=0.9000 height=0.2000").width, 0.45, 1e-6);
   EXPECT_NEAR(heightOf("; @feature part.skin width=0.9000 height=0.2000").height, 0.2, 1e-3);
@@ -263,7 +290,8 @@ TEST(GcodeReader, SurvivesDamage) {
       else if (any(2) == 0)
         text[at] = static_cast<char>(any(256));
       else
-        text.insert(at, std::vector<std::string>{"G2 ", "-", "E9", "\n", "G91\n", "999999", "nan", "I", "G92\n", "Z"}[any(10)]);
+        text.insert(
+            at, std::vector<std::string>{"G2 ", "-", "E9", "\n", "G91\n", "999999", "nan", "I", "G92\n", "Z"}[any(10)]);
     }
     try {
       const TrialPrint trial = tried(text);
@@ -276,7 +304,8 @@ TEST(GcodeReader, SurvivesDamage) {
 
 TEST(TrialReport, TheCommandLineSaysTheSame) {
   const ScratchFolder folder;
-  writeFileAtomically(folder / "defect.gcode", Text().wall(10, 15, 20, 1).wall(27, 32, 20, 1).bead(10, 32, 20, 1.2).text);
+  writeFileAtomically(folder / "defect.gcode",
+                      Text().wall(10, 15, 20, 1).wall(27, 32, 20, 1).bead(10, 32, 20, 1.2).text);
   const CliRun run = cli("trial " + (folder / "defect.gcode") + " --json");
   ASSERT_EQ(run.code, 0) << run.text;
   const auto json = nlohmann::json::parse(run.text);

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Which way up: settling on faces, estimates, candidates.
+#include "core/plate/turnings.hpp"
 #include "core/plate/arrange.hpp"
 #include "core/plate/portrait.hpp"
 #include "core/plate/settle.hpp"
-#include "core/plate/turnings.hpp"
 #include "tests/package_mesh.hpp"
 #include "tests/shapes.hpp"
 
@@ -71,7 +71,9 @@ TEST(Placing, RestingPartsStayOnThePlateAndLiftedOnesUp) {
   PlacePart turn, lift;
   turn.turn = Vec3(0, 90, 0);
   lift.lift = 7;
-  const auto low = [](const ProjectPtr& p) { return placedBounds(p->parts[0]->placement, *p->parts[0]->mesh).min().z(); };
+  const auto low = [](const ProjectPtr& p) {
+    return placedBounds(p->parts[0]->placement, *p->parts[0]->mesh).min().z();
+  };
   EXPECT_NEAR(low(performed(*project, turn)), 0, 1e-6);
   const auto lifted = performed(*project, lift);
   EXPECT_NEAR(low(lifted), 7, 1e-6);
@@ -80,7 +82,8 @@ TEST(Placing, RestingPartsStayOnThePlateAndLiftedOnesUp) {
   PlacePart sized;
   sized.size = Vec3(0, 0, 60);
   const auto larger = performed(*project, sized);
-  EXPECT_TRUE(placedBounds(larger->parts[0]->placement, *larger->parts[0]->mesh).sizes().isApprox(Vec3(20, 40, 60), 1e-6));
+  EXPECT_TRUE(
+      placedBounds(larger->parts[0]->placement, *larger->parts[0]->mesh).sizes().isApprox(Vec3(20, 40, 60), 1e-6));
   EXPECT_NEAR(low(larger), 0, 1e-6);
 }
 
@@ -96,7 +99,8 @@ TEST(Arrange, GivesEveryPartAPlaceOfItsOwn) {
     EXPECT_LE(boxes.back().max().y(), 210);
   }
   for (std::size_t i = 0; i < boxes.size(); ++i)
-    for (std::size_t k = i + 1; k < boxes.size(); ++k) EXPECT_GE((boxes[i].center() - boxes[k].center()).head<2>().norm(), 44 - 1e-6);
+    for (std::size_t k = i + 1; k < boxes.size(); ++k)
+      EXPECT_GE((boxes[i].center() - boxes[k].center()).head<2>().norm(), 44 - 1e-6);
   Box2 all;
   for (const Box3& one : boxes) all.extend(one.min().head<2>().eval()).extend(one.max().head<2>().eval());
   EXPECT_TRUE(all.contains(Vec2(125, 105)));
@@ -107,7 +111,8 @@ TEST(Arrange, GivesEveryPartAPlaceOfItsOwn) {
 TEST(Arrange, LeavesRoomForBrims) {
   ProjectPtr project = projectOf(box({0, 0, 0}, {30, 30, 10}), {{"brim.width", 6.0}, {"brim.gap", 0.0}});
   project = performed(*performed(*project, CopyPart{0}), ArrangeParts{4});
-  const Box3 one = placedBounds(project->parts[0]->placement, *project->parts[0]->mesh), other = placedBounds(project->parts[1]->placement, *project->parts[1]->mesh);
+  const Box3 one = placedBounds(project->parts[0]->placement, *project->parts[0]->mesh),
+             other = placedBounds(project->parts[1]->placement, *project->parts[1]->mesh);
   EXPECT_GE(one.exteriorDistance(other), 2 * 6 + 4);
 }
 
@@ -130,7 +135,8 @@ TEST(TurningSurvey, TurnsATableOver) {
   ASSERT_GE(found.size(), 4u);
   const Vec3 up = turnOf(found[0].turn).transpose() * Vec3::UnitZ();
   EXPECT_LT(up.z(), -0.999);
-  for (std::size_t i = 1; i < found.size(); ++i) EXPECT_GE(found[i].supportVolume + 51, found[i - 1].supportVolume);  // a hundredth of the part
+  for (std::size_t i = 1; i < found.size(); ++i)
+    EXPECT_GE(found[i].supportVolume + 51, found[i - 1].supportVolume);  // a hundredth of the part
 }
 
 double rankCorrelation(const std::vector<double>& a, const std::vector<double>& b) {  // Spearman's
@@ -159,7 +165,8 @@ TEST_P(RankTest, EstimatesOrderTurningsAsBuildsDo) {
   std::vector<double> estimated, built;
   for (int i = 0; i < 20; ++i) {
     const double z = 1 - 2 * (i + 0.5) / 20, angle = 2.4 * i;
-    const Turning turning = survey.estimate(Vec3(std::sqrt(1 - z * z) * std::cos(angle), std::sqrt(1 - z * z) * std::sin(angle), z));
+    const Turning turning =
+        survey.estimate(Vec3(std::sqrt(1 - z * z) * std::cos(angle), std::sqrt(1 - z * z) * std::sin(angle), z));
     PlacePart place;
     place.turn = turning.turn;
     double volume = 0;
@@ -172,7 +179,8 @@ TEST_P(RankTest, EstimatesOrderTurningsAsBuildsDo) {
   EXPECT_GE(rankCorrelation(estimated, built), 0.9);
 }
 
-INSTANTIATE_TEST_SUITE_P(Parts, RankTest, testing::Values("latch", "finial"), [](const auto& given) { return std::string(given.param); });
+INSTANTIATE_TEST_SUITE_P(Parts, RankTest, testing::Values("latch", "finial"),
+                         [](const auto& given) { return std::string(given.param); });
 
 // The best turning found is at most 5 % over the best of 2000 spread evenly.
 class BestTest : public testing::TestWithParam<std::string> {};
@@ -180,21 +188,26 @@ class BestTest : public testing::TestWithParam<std::string> {};
 TEST_P(BestTest, IsAsGoodAsBruteForce) {
   const std::string name = GetParam();
   const bool demo = std::filesystem::exists(std::string(TRELLIS_DEMO "/") + name + ".stl");
-  const MeshPtr mesh = demo ? readMeshFile(std::string(TRELLIS_DEMO "/") + name + ".stl", Progress())[0].mesh : packageMesh(name);
+  const MeshPtr mesh =
+      demo ? readMeshFile(std::string(TRELLIS_DEMO "/") + name + ".stl", Progress())[0].mesh : packageMesh(name);
   const TurningSurvey survey(mesh, Vec3::Ones(), {45, 0.2});
   const auto found = survey.refined(survey.candidates(12, Progress()), Progress());
   double best = 1e300;
   std::vector<double> volumes(2000);
   tbb::parallel_for(0, 2000, [&](int i) {
     const double z = 1 - 2 * (i + 0.5) / 2000, angle = i * pi * (3 - std::sqrt(5.0));
-    volumes[static_cast<std::size_t>(i)] = survey.estimate(Vec3(std::sqrt(1 - z * z) * std::cos(angle), std::sqrt(1 - z * z) * std::sin(angle), z)).supportVolume;
+    volumes[static_cast<std::size_t>(i)] =
+        survey.estimate(Vec3(std::sqrt(1 - z * z) * std::cos(angle), std::sqrt(1 - z * z) * std::sin(angle), z))
+            .supportVolume;
   });
   for (const double volume : volumes) best = std::min(best, volume);
   ASSERT_FALSE(found.empty());
   EXPECT_LE(found[0].supportVolume, 1.05 * best + 1);
 }
 
-INSTANTIATE_TEST_SUITE_P(Parts, BestTest, testing::Values("frond", "finial", "snail", "latch", "manifold", "bunny00", "elephant", "armadillo"),
+INSTANTIATE_TEST_SUITE_P(Parts, BestTest,
+                         testing::Values("frond", "finial", "snail", "latch", "manifold", "bunny00", "elephant",
+                                         "armadillo"),
                          [](const auto& given) { return given.param; });
 
 TEST(Portrait, ShowsThePartInTheMiddleOfItsSquare) {

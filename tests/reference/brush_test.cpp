@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The brushes against exact shapes and against rays that nobody here wrote (CGAL's AABB tree).
+#include "core/base/files.hpp"
 #include "core/mesh/nearest.hpp"
 #include "core/mesh/stl.hpp"
-#include "core/base/files.hpp"
 #include "core/project/operations.hpp"
 #include "tests/package_mesh.hpp"
 #include "tests/shapes.hpp"
@@ -31,7 +31,8 @@ struct Reference {
   Tree tree;
   explicit Reference(const TriangleMesh& mesh) {
     std::vector<Surface::Vertex_index> vertices;
-    for (std::uint32_t v = 0; v < mesh.vertices.size(); ++v) vertices.push_back(surface.add_vertex(point(mesh.vertex(v))));
+    for (std::uint32_t v = 0; v < mesh.vertices.size(); ++v)
+      vertices.push_back(surface.add_vertex(point(mesh.vertex(v))));
     for (const Facet& f : mesh.facets) surface.add_face(vertices[f[0]], vertices[f[1]], vertices[f[2]]);
     tree.insert(surface.faces_begin(), surface.faces_end(), surface);
     tree.accelerate_distance_queries();
@@ -56,7 +57,8 @@ TEST_P(CapsuleTest, HasItsBorderWithinHalfALeafAndEvenlyFine) {
   std::vector<Vec3> path;
   for (int i = 0; i <= 30; ++i) path.push_back(from + (to - from) * i / 30);
   const MarksPtr marks = paint({square, treeOf(square)}, Marks(), BallStroke{path, r}, Mark::enforce, {});
-  EXPECT_NEAR(markedArea(*square, Affine::Identity(), *marks, Mark::enforce), pi * r * r + 300 * r, (2 * pi * r + 300) * leafEdge(r) * 0.1);
+  EXPECT_NEAR(markedArea(*square, Affine::Identity(), *marks, Mark::enforce), pi * r * r + 300 * r,
+              (2 * pi * r + 300) * leafEdge(r) * 0.1);
   std::array<double, 3> leaves{};  // of the border within 10 mm of three places
   const std::array<double, 3> places{50, 100, 150};
   marks->forEachTree([&](std::uint32_t facet, std::string_view tree) {
@@ -68,7 +70,8 @@ TEST_P(CapsuleTest, HasItsBorderWithinHalfALeafAndEvenlyFine) {
       }
       EXPECT_LT(toSegment((leaf[0] + leaf[1] + leaf[2]) / 3, from, to), r + 1e-9);
       const Vec3 middle = (leaf[0] + leaf[1] + leaf[2]) / 3;
-      for (std::size_t k = 0; k < 3; ++k) leaves[k] += std::abs(middle.x() - places[k]) < 10 && nearest < leafEdge(r) ? 1 : 0;
+      for (std::size_t k = 0; k < 3; ++k)
+        leaves[k] += std::abs(middle.x() - places[k]) < 10 && nearest < leafEdge(r) ? 1 : 0;
     });
   });
   for (const double count : leaves) EXPECT_NEAR(count / leaves[0], 1, 0.3);
@@ -144,8 +147,10 @@ TEST(FaceBrush, TakesExactlyTheLatchsFlatFaces) {
       std::set<std::uint32_t> corners;
       for (const std::uint32_t e : expected) corners.insert(latch->facets[e].begin(), latch->facets[e].end());
       for (std::uint32_t g = 0; g < latch->facets.size(); ++g) {
-        const auto shared = std::count_if(latch->facets[g].begin(), latch->facets[g].end(), [&](std::uint32_t v) { return corners.contains(v); });
-        if (shared >= 2 && isFlat(g) && latch->normal(g).z() * latch->normal(f).z() > 0) grown = expected.insert(g).second || grown;
+        const auto shared = std::count_if(latch->facets[g].begin(), latch->facets[g].end(),
+                                          [&](std::uint32_t v) { return corners.contains(v); });
+        if (shared >= 2 && isFlat(g) && latch->normal(g).z() * latch->normal(f).z() > 0)
+          grown = expected.insert(g).second || grown;
       }
     }
     seen.insert(expected.begin(), expected.end());
@@ -165,7 +170,8 @@ TEST(StopAtCreases, LeavesTheFarSideOfAThinWallBare) {
     double sum = 0;
     marks->forEachTree([&](std::uint32_t f, std::string_view tree) {
       if (wall->normal(f).y() < 0.5) return;
-      forEachLeaf(wall->corners(f), tree, [&](const Corners& c, Mark) { sum += (c[1] - c[0]).cross(c[2] - c[0]).norm() / 2; });
+      forEachLeaf(wall->corners(f), tree,
+                  [&](const Corners& c, Mark) { sum += (c[1] - c[0]).cross(c[2] - c[0]).norm() / 2; });
     });
     return sum;
   };
@@ -176,13 +182,15 @@ TEST(StopAtCreases, LeavesTheFarSideOfAThinWallBare) {
 TEST(BandBrush, MarksBetweenItsHeights) {
   const MeshPtr ball = sphere({0, 0, 10}, 10, 80, 160);
   const MarksPtr marks = paint({ball, treeOf(ball)}, Marks(), BandStroke{4, 9}, Mark::block, {});
-  EXPECT_NEAR(markedArea(*ball, Affine::Identity(), *marks, Mark::block), 2 * pi * 10 * 5, 3);  // Archimedes' hat-box theorem
+  EXPECT_NEAR(markedArea(*ball, Affine::Identity(), *marks, Mark::block), 2 * pi * 10 * 5,
+              3);  // Archimedes' hat-box theorem
 }
 
 TEST(LeanStroke, MarksWhatIsSteeper) {
   const MeshPtr ball = sphere({0, 0, 12}, 10, 120, 240);
   const MarksPtr marks = paint({ball, treeOf(ball)}, Marks(), LeanStroke{55}, Mark::enforce, {});
-  EXPECT_NEAR(markedArea(*ball, Affine::Identity(), *marks, Mark::enforce), 2 * pi * 100 * (1 - std::sin(toRadians(55))), 6);
+  EXPECT_NEAR(markedArea(*ball, Affine::Identity(), *marks, Mark::enforce),
+              2 * pi * 100 * (1 - std::sin(toRadians(55))), 6);
 }
 
 }  // namespace

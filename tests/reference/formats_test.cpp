@@ -11,9 +11,9 @@
 #include <CGAL/IO/polygon_soup_io.h>
 #include <CGAL/Simple_cartesian.h>
 #include <Model/COM/NMR_DLLInterfaces.h>
-#include <assimp/Importer.hpp>
 #include <assimp/postprocess.h>
 #include <assimp/scene.h>
+#include <assimp/Importer.hpp>
 
 #include <algorithm>
 #include <filesystem>
@@ -71,7 +71,8 @@ std::optional<Sums> byCgal(const std::string& path) {
     std::vector<Vec3> corners;
     for (const std::size_t index : polygon) {
       const Kernel::Point_3& p = points.at(index);
-      corners.push_back(Vec3f(static_cast<float>(p.x()), static_cast<float>(p.y()), static_cast<float>(p.z())).cast<double>());
+      corners.push_back(
+          Vec3f(static_cast<float>(p.x()), static_cast<float>(p.y()), static_cast<float>(p.z())).cast<double>());
     }
     addPolygon(corners, sums);
   }
@@ -123,7 +124,8 @@ std::size_t facetsOfStl(const std::string& bytes) {
   std::vector<Corner> corners;
   if (bytes.size() == 84 + 50 * std::size_t{stated}) {
     for (std::size_t f = 0; f < stated; ++f)
-      for (std::size_t k = 0; k < 3; ++k) std::memcpy(&corners.emplace_back(), bytes.data() + 84 + 50 * f + 12 + 12 * k, 12);
+      for (std::size_t k = 0; k < 3; ++k)
+        std::memcpy(&corners.emplace_back(), bytes.data() + 84 + 50 * f + 12 + 12 * k, 12);
   } else {
     std::istringstream text(bytes);
     for (std::string word; text >> word;) {
@@ -141,7 +143,8 @@ std::size_t facetsOfStl(const std::string& bytes) {
 std::vector<files::path> meshFilesIn(const files::path& folder) {
   std::vector<files::path> found;
   for (const auto& entry : files::recursive_directory_iterator(folder))
-    if (entry.is_regular_file() && formatOf(entry.path().string(), "") != MeshFormat::none) found.push_back(entry.path());
+    if (entry.is_regular_file() && formatOf(entry.path().string(), "") != MeshFormat::none)
+      found.push_back(entry.path());
   std::sort(found.begin(), found.end());
   return found;
 }
@@ -187,10 +190,13 @@ void compare(const files::path& path, std::vector<std::string>& refused) {
 TEST(Formats, MeshesOfAssimpsTestModels) {
   std::vector<std::string> refused;
   for (const char* folder : {"3MF", "AMF", "OBJ", "OFF", "PLY", "STL", "invalid"})
-    for (const files::path& path : meshFilesIn(files::path("/usr/share/assimp/models") / folder)) compare(path, refused);
+    for (const files::path& path : meshFilesIn(files::path("/usr/share/assimp/models") / folder))
+      compare(path, refused);
   // Points or lines without facets, UTF-16, nothing at all, or counts that no file of that size can hold.
-  EXPECT_THAT(refused, testing::UnorderedElementsAre("box_UTF16BE.obj", "point_cloud.obj", "testline.obj", "testpoints.obj", "invalid.off", "issue623.ply",
-                                                     "points.ply", "pond.0.ply", "OutOfMemory.off", "empty.obj", "empty.off", "empty.ply", "malformed.obj"));
+  EXPECT_THAT(refused,
+              testing::UnorderedElementsAre("box_UTF16BE.obj", "point_cloud.obj", "testline.obj", "testpoints.obj",
+                                            "invalid.off", "issue623.ply", "points.ply", "pond.0.ply",
+                                            "OutOfMemory.off", "empty.obj", "empty.off", "empty.ply", "malformed.obj"));
 }
 
 TEST(Formats, MeshesOfCgalsDemos) {
@@ -214,7 +220,8 @@ ProjectPtr twoParts() {
 std::vector<Vec3> placedVertices(const Project& project) {
   std::vector<Vec3> all;
   for (const PartPtr& part : project.parts)
-    for (const Vec3f& v : part->mesh->vertices) all.push_back(transformOf(part->placement, *part->mesh) * v.cast<double>());
+    for (const Vec3f& v : part->mesh->vertices)
+      all.push_back(transformOf(part->placement, *part->mesh) * v.cast<double>());
   return all;
 }
 
@@ -240,7 +247,8 @@ TEST(Writing, ThreeMfIsReadByAssimpWithTheSamePlaces) {
   const aiScene* scene = importer.ReadFileFromMemory(bytes.data(), bytes.size(), 0, "3mf");
   ASSERT_NE(scene, nullptr) << importer.GetErrorString();
   Box3 theirs, ours;
-  const std::function<void(const aiNode&, const aiMatrix4x4&)> walk = [&](const aiNode& node, const aiMatrix4x4& above) {
+  const std::function<void(const aiNode&, const aiMatrix4x4&)> walk = [&](const aiNode& node,
+                                                                          const aiMatrix4x4& above) {
     const aiMatrix4x4 placed = above * node.mTransformation;
     for (unsigned i = 0; i < node.mNumMeshes; ++i) {
       const aiMesh& mesh = *scene->mMeshes[node.mMeshes[i]];
@@ -267,32 +275,41 @@ TEST_P(ConvertTest, KeepsTheSolid) {
   const std::string format = from;
   const auto put = [&](const std::string& line) { text += line + "\n"; };
   const auto number = [](double v) { return std::to_string(v); };
-  const auto point = [&](const Vec3f& v, const char* between) { return number(v.x()) + between + number(v.y()) + between + number(v.z()); };
+  const auto point = [&](const Vec3f& v, const char* between) {
+    return number(v.x()) + between + number(v.y()) + between + number(v.z());
+  };
   if (format == "stl") text = writeStl(*solid);
   if (format == "3mf") text = packProject(*projectOf(solid));
   if (format == "obj") {
     for (const Vec3f& v : solid->vertices) put("v " + point(v, " "));
-    for (const Facet& f : solid->facets) put("f " + std::to_string(f[0] + 1) + " " + std::to_string(f[1] + 1) + " " + std::to_string(f[2] + 1));
+    for (const Facet& f : solid->facets)
+      put("f " + std::to_string(f[0] + 1) + " " + std::to_string(f[1] + 1) + " " + std::to_string(f[2] + 1));
   }
   if (format == "off" || format == "ply") {
-    if (format == "off") put("OFF\n" + std::to_string(solid->vertices.size()) + " " + std::to_string(solid->facets.size()) + " 0");
+    if (format == "off")
+      put("OFF\n" + std::to_string(solid->vertices.size()) + " " + std::to_string(solid->facets.size()) + " 0");
     if (format == "ply")
-      put("ply\nformat ascii 1.0\nelement vertex " + std::to_string(solid->vertices.size()) + "\nproperty float x\nproperty float y\nproperty float z\nelement face " +
+      put("ply\nformat ascii 1.0\nelement vertex " + std::to_string(solid->vertices.size()) +
+          "\nproperty float x\nproperty float y\nproperty float z\nelement face " +
           std::to_string(solid->facets.size()) + "\nproperty list uchar int vertex_indices\nend_header");
     for (const Vec3f& v : solid->vertices) put(point(v, " "));
-    for (const Facet& f : solid->facets) put("3 " + std::to_string(f[0]) + " " + std::to_string(f[1]) + " " + std::to_string(f[2]));
+    for (const Facet& f : solid->facets)
+      put("3 " + std::to_string(f[0]) + " " + std::to_string(f[1]) + " " + std::to_string(f[2]));
   }
   if (format.find("amf") != std::string::npos) {  // ISO/ASTM 52915, in inches
     put("<?xml version=\"1.0\"?>\n<amf unit=\"inch\"><object id=\"0\"><mesh><vertices>");
     for (const Vec3f& v : solid->vertices)
-      put("<vertex><coordinates><x>" + number(v.x() / 25.4) + "</x><y>" + number(v.y() / 25.4) + "</y><z>" + number(v.z() / 25.4) + "</z></coordinates></vertex>");
+      put("<vertex><coordinates><x>" + number(v.x() / 25.4) + "</x><y>" + number(v.y() / 25.4) + "</y><z>" +
+          number(v.z() / 25.4) + "</z></coordinates></vertex>");
     put("</vertices><volume>");
     for (const Facet& f : solid->facets)
-      put("<triangle><v1>" + std::to_string(f[0]) + "</v1><v2>" + std::to_string(f[1]) + "</v2><v3>" + std::to_string(f[2]) + "</v3></triangle>");
+      put("<triangle><v1>" + std::to_string(f[0]) + "</v1><v2>" + std::to_string(f[1]) + "</v2><v3>" +
+          std::to_string(f[2]) + "</v3></triangle>");
     put("</volume></mesh></object></amf>");
     if (format == "zipped.amf") text = writeArchive({{"solid.amf", text}});
   }
-  const std::string in = folder / (format == "zipped.amf" ? "in.amf" : "in." + format), out = folder / (std::string("out.") + to);
+  const std::string in = folder / (format == "zipped.amf" ? "in.amf" : "in." + format),
+                    out = folder / (std::string("out.") + to);
   writeFileAtomically(in, text);
   const CliRun run = cli("convert " + in + " " + out);
   ASSERT_EQ(run.code, 0) << run.text;
@@ -304,7 +321,9 @@ TEST_P(ConvertTest, KeepsTheSolid) {
   EXPECT_TRUE(figures.size.isApprox(Vec3(10, 20, 30), 1e-4));
 }
 
-INSTANTIATE_TEST_SUITE_P(Pairs, ConvertTest, testing::Combine(testing::Values("stl", "obj", "ply", "off", "3mf", "amf", "zipped.amf"), testing::Values("stl", "3mf")));
+INSTANTIATE_TEST_SUITE_P(Pairs, ConvertTest,
+                         testing::Combine(testing::Values("stl", "obj", "ply", "off", "3mf", "amf", "zipped.amf"),
+                                          testing::Values("stl", "3mf")));
 
 // Damaged files of the formats that libraries read cost a sentence, and now and then the reading child.
 class DamageTest : public testing::TestWithParam<const char*> {};
@@ -316,7 +335,8 @@ TEST_P(DamageTest, CostsASentence) {
   std::mt19937 random(8);
   for (int i = 0; i < rounds(10); ++i) {
     std::string hurt = whole.substr(0, i % 3 ? whole.size() : random() % whole.size());
-    for (int k = 0; k < 4 && !hurt.empty(); ++k) hurt[random() % hurt.size()] = static_cast<char>(random() % (i % 2 ? 256 : 96) + (i % 2 ? 0 : 32));
+    for (int k = 0; k < 4 && !hurt.empty(); ++k)
+      hurt[random() % hurt.size()] = static_cast<char>(random() % (i % 2 ? 256 : 96) + (i % 2 ? 0 : 32));
     writeFileAtomically(folder / ("hurt" + suffix), hurt);
     try {
       for (const NamedMesh& part : readMeshFile(folder / ("hurt" + suffix), Progress())) inspect(*part.mesh);
@@ -326,7 +346,9 @@ TEST_P(DamageTest, CostsASentence) {
   }
 }
 
-INSTANTIATE_TEST_SUITE_P(Files, DamageTest, testing::Values("OFF/Cube.off", "PLY/cube.ply", "PLY/cube_binary.ply", "OBJ/box.obj", "AMF/test8.amf", "3MF/box.3mf"));
+INSTANTIATE_TEST_SUITE_P(Files, DamageTest,
+                         testing::Values("OFF/Cube.off", "PLY/cube.ply", "PLY/cube_binary.ply", "OBJ/box.obj",
+                                         "AMF/test8.amf", "3MF/box.3mf"));
 
 }  // namespace
 }  // namespace trellis::test

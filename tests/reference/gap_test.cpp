@@ -63,14 +63,16 @@ std::vector<Case> everyCase() {
 }
 
 INSTANTIATE_TEST_SUITE_P(All, GapTest, testing::ValuesIn(everyCase()), [](const auto& given) {
-  return "gap" + std::to_string(std::lround(given.param.gap * 100)) + "layer" + std::to_string(std::lround(given.param.layer * 100));
+  return "gap" + std::to_string(std::lround(given.param.gap * 100)) + "layer" +
+         std::to_string(std::lround(given.param.layer * 100));
 });
 
 // A column between two faces of the part keeps the gap below as exactly.
 TEST(GapBelow, IsExactOnThePart) {
   for (const double gap : {0.0, 0.13, 0.2, 0.31}) {
     // A shelf over a broad foot whose top is at 3.1 mm.
-    const MeshPtr mesh = together({box({0, 0, 0}, {30, 30, 3.1}), box({0, 0, 0}, {4, 30, 12}), box({0, 0, 10}, {30, 30, 12})});
+    const MeshPtr mesh =
+        together({box({0, 0, 0}, {30, 30, 3.1}), box({0, 0, 0}, {4, 30, 12}), box({0, 0, 10}, {30, 30, 12})});
     const auto built = build(projectOf(mesh, {{"support.gap.below", gap}}));
     double partTop = 0, lowest = 1e9;
     for (const LayerSpan& span : built->plan.spans)

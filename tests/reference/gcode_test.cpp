@@ -49,7 +49,8 @@ TEST(Gcode, TheNozzleNeverGoesDownWhilePrinting) {
 }
 
 TEST(Gcode, SpeedsAndFanAreThoseOfTheFeature) {
-  const std::string gcode = gcodeOf(projectOf(box({0, 0, 0}, {20, 20, 4}), {{"speed.part.infill", 77}, {"fan.part.infill", 40}, {"speed.first", 11}}));
+  const std::string gcode = gcodeOf(projectOf(
+      box({0, 0, 0}, {20, 20, 4}), {{"speed.part.infill", 77}, {"fan.part.infill", 40}, {"speed.first", 11}}));
   std::istringstream text(gcode);
   std::string line, feature;
   int layer = -1;

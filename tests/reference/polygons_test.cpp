@@ -19,7 +19,8 @@ namespace trellis::test {
 namespace {
 
 namespace geometry = boost::geometry;
-using Reference = geometry::model::multi_polygon<geometry::model::polygon<geometry::model::d2::point_xy<double>, false>>;
+using Reference =
+    geometry::model::multi_polygon<geometry::model::polygon<geometry::model::d2::point_xy<double>, false>>;
 
 Polygon star(std::mt19937& random) {
   std::uniform_real_distribution<double> across(0, 30), radius(2, 9);
@@ -38,7 +39,8 @@ Reference referenceOf(const Polygons& stars) {
   for (const Polygon& points : stars) {
     Reference one, sum;
     one.resize(1);
-    for (const Point& p : points) geometry::append(one[0].outer(), geometry::model::d2::point_xy<double>(toMm(p).x(), toMm(p).y()));
+    for (const Point& p : points)
+      geometry::append(one[0].outer(), geometry::model::d2::point_xy<double>(toMm(p).x(), toMm(p).y()));
     geometry::correct(one);
     geometry::union_(all, one, sum);
     all = sum;
@@ -67,9 +69,12 @@ TEST_P(PolygonsTest, AreasAgreeWithBoost) {
   };
   const double tolerance = 1e-4;  // mm²; coordinates are whole nanometres here and doubles there
   EXPECT_NEAR(area(unite(a)), geometry::area(referenceA), tolerance);
-  EXPECT_NEAR(area(unite(a, b)), areaOf([&](Reference& out) { geometry::union_(referenceA, referenceB, out); }), tolerance);
-  EXPECT_NEAR(area(intersect(unite(a), unite(b))), areaOf([&](Reference& out) { geometry::intersection(referenceA, referenceB, out); }), tolerance);
-  EXPECT_NEAR(area(subtract(unite(a), unite(b))), areaOf([&](Reference& out) { geometry::difference(referenceA, referenceB, out); }), tolerance);
+  EXPECT_NEAR(area(unite(a, b)), areaOf([&](Reference& out) { geometry::union_(referenceA, referenceB, out); }),
+              tolerance);
+  EXPECT_NEAR(area(intersect(unite(a), unite(b))),
+              areaOf([&](Reference& out) { geometry::intersection(referenceA, referenceB, out); }), tolerance);
+  EXPECT_NEAR(area(subtract(unite(a), unite(b))),
+              areaOf([&](Reference& out) { geometry::difference(referenceA, referenceB, out); }), tolerance);
 }
 
 TEST_P(PolygonsTest, SetsAddUp) {
@@ -131,19 +136,25 @@ TEST(MovedOutline, WithoutTurnedEdgesIsWhatTheLoopsWindAround) {
         ClipperLib::Clipper clipper;
         clipper.AddPath(moved, ClipperLib::ptSubject, true);
         Polygons sure;
-        clipper.Execute(ClipperLib::ctUnion, sure, hole ? ClipperLib::pftNegative : ClipperLib::pftPositive, hole ? ClipperLib::pftNegative : ClipperLib::pftPositive);
+        clipper.Execute(ClipperLib::ctUnion, sure, hole ? ClipperLib::pftNegative : ClipperLib::pftPositive,
+                        hole ? ClipperLib::pftNegative : ClipperLib::pftPositive);
         if (hole) std::reverse(result.begin(), result.end());
         // Their arcs differ, one within and one around the true one.
         const double apart = 1.5 * arcTolerance;
-        EXPECT_LT(area(opened(subtract({result}, sure), apart)) + area(opened(subtract(sure, {result}), apart)), 1e-4) << "moved by " << distance;
+        EXPECT_LT(area(opened(subtract({result}, sure), apart)) + area(opened(subtract(sure, {result}), apart)), 1e-4)
+            << "moved by " << distance;
       }
   EXPECT_GT(clear, all / 3);
 }
 
 TEST(MovedOutline, SimpleMeansThatNothingMeets) {
   const Polygon square = rectangle({Vec2(0, 0), Vec2(10, 10)}).front();
-  const auto reversed = [](Polygon outline) { std::reverse(outline.begin(), outline.end()); return outline; };
-  const Polygon inner = rectangle({Vec2(3, 3), Vec2(6, 6)}).front(), beside = rectangle({Vec2(20, 0), Vec2(25, 5)}).front();
+  const auto reversed = [](Polygon outline) {
+    std::reverse(outline.begin(), outline.end());
+    return outline;
+  };
+  const Polygon inner = rectangle({Vec2(3, 3), Vec2(6, 6)}).front(),
+                beside = rectangle({Vec2(20, 0), Vec2(25, 5)}).front();
   EXPECT_TRUE(isSimple({square, reversed(inner), beside}));
   EXPECT_FALSE(isSimple({square, inner})) << "wound around twice";
   EXPECT_FALSE(isSimple({square, reversed(beside)})) << "a hole in nothing";
@@ -166,7 +177,9 @@ INSTANTIATE_TEST_SUITE_P(Seeds, PolygonsTest, testing::Range(1u, 13u));
 TEST(Polygons, OpeningTakesWhatIsThinAndLeavesTheRest) {
   const Polygons handle = unite(rectangle({Vec2(0, 0), Vec2(10, 10)}), rectangle({Vec2(10, 4.9), Vec2(20, 5.1)}));
   EXPECT_NEAR(area(opened(handle, 0.5)), 100, 0.5);
-  EXPECT_NEAR(area(closed(subtract(rectangle({Vec2(0, 0), Vec2(10, 10)}), rectangle({Vec2(4.9, 0), Vec2(5.1, 10)})), 0.5)), 100, 0.1);
+  EXPECT_NEAR(
+      area(closed(subtract(rectangle({Vec2(0, 0), Vec2(10, 10)}), rectangle({Vec2(4.9, 0), Vec2(5.1, 10)})), 0.5)), 100,
+      0.1);
 }
 
 TEST(Polygons, AroundALineIsACapsule) {

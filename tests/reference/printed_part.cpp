@@ -5,12 +5,14 @@
 
 namespace trellis::test {
 
-PrintedPart::PrintedPart(const std::string& gcode, const TriangleMesh& mesh, const Promise& promise) : promise_(promise) {
+PrintedPart::PrintedPart(const std::string& gcode, const TriangleMesh& mesh, const Promise& promise)
+    : promise_(promise) {
   // Where a surface leans just as far as is free, hundredths decide: there it may be carried and need not.
   const double step = promise.layer * std::tan(promise.freeLean * 3.14159265358979 / 180);
   const auto hanging = [&](const Paths& below, const Paths& section, double reach) {
     const Paths hangs = combined(ClipperLib::ctDifference, section, offset(below, reach));
-    return Area(combined(ClipperLib::ctIntersection, combined(ClipperLib::ctDifference, section, below), offset(hangs, reach)));
+    return Area(
+        combined(ClipperLib::ctIntersection, combined(ClipperLib::ctDifference, section, below), offset(hangs, reach)));
   };
   const std::vector<Paths> sections = sectionsOf(mesh, promise.layer);
   for (std::size_t i = 0; i < sections.size(); ++i) {
@@ -20,13 +22,16 @@ PrintedPart::PrintedPart(const std::string& gcode, const TriangleMesh& mesh, con
   }
   for (const Bead& bead : readBeads(gcode))
     if (!isPart(bead)) supports_.push_back(bead);
-  for (const Bead& bead : supports_) tops_[std::lround(bead.z * 1000)].add({bead.x0, bead.y0}, {bead.x1, bead.y1}, &bead);
+  for (const Bead& bead : supports_)
+    tops_[std::lround(bead.z * 1000)].add({bead.x0, bead.y0}, {bead.x1, bead.y1}, &bead);
 }
 
 // A part's bead lies in its own section; what lies outside every section is support, whatever is written beside it.
 bool PrintedPart::isPart(const Bead& bead) const {
   const long layer = std::lround(bead.z / promise_.layer) - 1;
-  if (layer < 0 || layer >= static_cast<long>(sections_.size()) || std::abs(bead.z - topOf(static_cast<std::size_t>(layer))) > 1e-3) return false;
+  if (layer < 0 || layer >= static_cast<long>(sections_.size()) ||
+      std::abs(bead.z - topOf(static_cast<std::size_t>(layer))) > 1e-3)
+    return false;
   return sections_[static_cast<std::size_t>(layer)].comesNear(Vec2(bead.x0 + bead.x1, bead.y0 + bead.y1) / 2, 0.03);
 }
 
@@ -39,7 +44,8 @@ void PrintedPart::fault(const std::string& what, const std::string& feature, con
 
 void PrintedPart::gaps(const Bead& bead) {
   const double top = bead.z, bottom = bead.z - bead.height;
-  const Vec2 across = Vec2(-(bead.y1 - bead.y0), bead.x1 - bead.x0).normalized() * std::max(0.0, bead.width / 2 - rounding);
+  const Vec2 across =
+      Vec2(-(bead.y1 - bead.y0), bead.x1 - bead.x0).normalized() * std::max(0.0, bead.width / 2 - rounding);
   for (std::size_t l = 0; l < sections_.size(); ++l) {
     const bool beside = bottomOf(l) < top - exact && topOf(l) > bottom + exact;
     const bool within = bottomOf(l) < top + promise_.gapAbove - exact && topOf(l) > bottom - promise_.gapBelow + exact;
@@ -47,8 +53,13 @@ void PrintedPart::gaps(const Bead& bead) {
     along(bead, [&](const Vec2& p) {
       ++verdict_.samples;
       for (const Vec2& q : {p, Vec2(p + across), Vec2(p - across)})
-        if (sections_[l].holds(q, rounding)) fault(beside ? "in the part" : bottomOf(l) > bottom ? "gap above" : "gap below", bead.feature, {p.x(), p.y(), top});
-      if (beside && nearWall(p, l, bead.width / 2 + promise_.gapBeside - sideways, mayHang_)) fault("gap beside", bead.feature, {p.x(), p.y(), top});
+        if (sections_[l].holds(q, rounding))
+          fault(beside                 ? "in the part"
+                : bottomOf(l) > bottom ? "gap above"
+                                       : "gap below",
+                bead.feature, {p.x(), p.y(), top});
+      if (beside && nearWall(p, l, bead.width / 2 + promise_.gapBeside - sideways, mayHang_))
+        fault("gap beside", bead.feature, {p.x(), p.y(), top});
     });
   }
 }
@@ -64,8 +75,11 @@ bool PrintedPart::nearWall(const Vec2& p, std::size_t layer, double reach, const
     // Where the surface bends from wall to slope, the slope counts as far as it is wide.
     for (int k = -8; k <= 8 && layer > 0; ++k) {
       const double angle = k * 0.19635;
-      const Vec2 turned(std::cos(angle) * outward.x() - std::sin(angle) * outward.y(), std::sin(angle) * outward.x() + std::cos(angle) * outward.y());
-      if (sections_[layer - 1].comesNear(q + turned * promise_.layer, slack) && sections_[layer].border(q + turned * promise_.layer, promise_.layer) > promise_.layer - slack) return;
+      const Vec2 turned(std::cos(angle) * outward.x() - std::sin(angle) * outward.y(),
+                        std::sin(angle) * outward.x() + std::cos(angle) * outward.y());
+      if (sections_[layer - 1].comesNear(q + turned * promise_.layer, slack) &&
+          sections_[layer].border(q + turned * promise_.layer, promise_.layer) > promise_.layer - slack)
+        return;
     }
     found = true;
   });

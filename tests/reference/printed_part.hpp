@@ -10,11 +10,12 @@ namespace trellis::test {
 
 class PrintedPart {
  protected:
-  static constexpr double exact = 0.005;     // mm, of every gap above and below
-  static constexpr double sideways = 0.01;   // mm, of the gap beside
-  static constexpr double rounding = 0.02;   // mm a bead's flank may lie over a border: arcs, and coordinates in micrometres
-  static constexpr double pace = 0.5;        // mm between places looked at along a line
-  static constexpr double apart = 0.35;      // mm between places of demand
+  static constexpr double exact = 0.005;    // mm, of every gap above and below
+  static constexpr double sideways = 0.01;  // mm, of the gap beside
+  static constexpr double rounding =
+      0.02;                            // mm a bead's flank may lie over a border: arcs, and coordinates in micrometres
+  static constexpr double pace = 0.5;  // mm between places looked at along a line
+  static constexpr double apart = 0.35;  // mm between places of demand
 
   PrintedPart(const std::string& gcode, const TriangleMesh& mesh, const Promise& promise);
 
@@ -49,7 +50,9 @@ class PrintedPart {
       }
       for (double x = std::ceil(low.x() / apart) * apart; x < high.x(); x += apart)
         for (double y = std::ceil(low.y() / apart) * apart; y < high.y(); y += apart)
-          if (area.contains({x, y}) && ClipperLib::PointInPolygon({std::llround(x * perMm), std::llround(y * perMm)}, outline) != 0) visit(Vec2(x, y));
+          if (area.contains({x, y}) &&
+              ClipperLib::PointInPolygon({std::llround(x * perMm), std::llround(y * perMm)}, outline) != 0)
+            visit(Vec2(x, y));
     }
   }
 

@@ -16,7 +16,8 @@ namespace {
 
 using Kernel = CGAL::Simple_cartesian<double>;
 using Triangles = std::vector<Kernel::Triangle_3>;
-using Tree = CGAL::AABB_tree<CGAL::AABB_traits<Kernel, CGAL::AABB_triangle_primitive<Kernel, Triangles::const_iterator>>>;
+using Tree =
+    CGAL::AABB_tree<CGAL::AABB_traits<Kernel, CGAL::AABB_triangle_primitive<Kernel, Triangles::const_iterator>>>;
 
 Kernel::Point_3 toCgal(const Vec3& p) { return {p.x(), p.y(), p.z()}; }
 
@@ -79,7 +80,8 @@ TEST_P(RayTest, FacetsNearLeavesNoneOut) {
   }
 }
 
-INSTANTIATE_TEST_SUITE_P(Package, RayTest, testing::Values("bunny00", "elephant"), [](const auto& given) { return std::string(given.param); });
+INSTANTIATE_TEST_SUITE_P(Package, RayTest, testing::Values("bunny00", "elephant"),
+                         [](const auto& given) { return std::string(given.param); });
 
 TEST(MeshTree, IsSharedWhileSomebodyHoldsIt) {
   const MeshPtr mesh = sphere({0, 0, 0}, 5, 10, 20);

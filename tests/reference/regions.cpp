@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "tests/reference/regions.hpp"
 
-#include <CGAL/Exact_predicates_inexact_constructions_kernel.h>
 #include <CGAL/AABB_halfedge_graph_segment_primitive.h>
 #include <CGAL/AABB_traits.h>
 #include <CGAL/AABB_tree.h>
+#include <CGAL/Exact_predicates_inexact_constructions_kernel.h>
 #include <CGAL/Polygon_mesh_slicer.h>
 #include <CGAL/Surface_mesh.h>
 
@@ -32,7 +32,8 @@ std::vector<Paths> sectionsOf(const TriangleMesh& mesh, double layer) {
   using Surface = CGAL::Surface_mesh<Kernel::Point_3>;
   Surface surface;
   for (const Vec3f& v : mesh.vertices) surface.add_vertex({v.x(), v.y(), v.z()});
-  for (const Facet& f : mesh.facets) surface.add_face(Surface::Vertex_index(f[0]), Surface::Vertex_index(f[1]), Surface::Vertex_index(f[2]));
+  for (const Facet& f : mesh.facets)
+    surface.add_face(Surface::Vertex_index(f[0]), Surface::Vertex_index(f[1]), Surface::Vertex_index(f[2]));
   CGAL::Polygon_mesh_slicer<Surface, Kernel> slicer(surface);
   std::vector<Paths> sections;
   for (double z = layer / 2; z < mesh.bounds.max().z() - 1e-6; z += layer) {

@@ -53,13 +53,16 @@ inline Vec2 nearestOn(const Vec2& a, const Vec2& b, const Vec2& p) {
 // A set of outlines that can be asked about places.
 class Area {
  public:
-  struct Edge { Vec2 a, b; };
+  struct Edge {
+    Vec2 a, b;
+  };
   explicit Area(const Paths& outlines) : outlines_(outlines) {
     for (const Path& outline : outlines)
       for (std::size_t i = 0; i < outline.size(); ++i) {
         const Edge edge{mm(outline[i]), mm(outline[(i + 1) % outline.size()])};
         grid_.add(edge.a, edge.b, edge);
-        for (int row = rowOf(std::min(edge.a.y(), edge.b.y())); row <= rowOf(std::max(edge.a.y(), edge.b.y())); ++row) rows_[row].push_back(edge);
+        for (int row = rowOf(std::min(edge.a.y(), edge.b.y())); row <= rowOf(std::max(edge.a.y(), edge.b.y())); ++row)
+          rows_[row].push_back(edge);
       }
   }
   const Paths& outlines() const { return outlines_; }
@@ -68,7 +71,9 @@ class Area {
     if (row == rows_.end()) return false;
     bool inside = false;
     for (const Edge& e : row->second)
-      if ((e.a.y() > p.y()) != (e.b.y() > p.y()) && p.x() < e.a.x() + (e.b.x() - e.a.x()) * (p.y() - e.a.y()) / (e.b.y() - e.a.y())) inside = !inside;
+      if ((e.a.y() > p.y()) != (e.b.y() > p.y()) &&
+          p.x() < e.a.x() + (e.b.x() - e.a.x()) * (p.y() - e.a.y()) / (e.b.y() - e.a.y()))
+        inside = !inside;
     return inside;
   }
   // Distance to the border, at most reach.
@@ -80,7 +85,9 @@ class Area {
   bool holds(const Vec2& p, double deep) const { return contains(p) && border(p, deep) >= deep; }
   bool comesNear(const Vec2& p, double reach) const { return contains(p) || border(p, reach + 1e-6) <= reach; }
   template <typename Visit>
-  void edgesNear(const Vec2& p, double reach, const Visit& visit) const { grid_.near(p, reach, visit); }
+  void edgesNear(const Vec2& p, double reach, const Visit& visit) const {
+    grid_.near(p, reach, visit);
+  }
 
  private:
   static int rowOf(double y) { return static_cast<int>(std::floor(y * 2)); }

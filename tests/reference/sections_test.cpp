@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Sections against CGAL's mesh slicer (CGAL 5.5, Polygon_mesh_slicer), on open meshes that packages carry.
-#include "core/slice/slices.hpp"
 #include "core/overhang/lean.hpp"
 #include "core/pipeline/pipeline.hpp"
+#include "core/slice/slices.hpp"
 #include "tests/package_mesh.hpp"
 #include "tests/shapes.hpp"
 
@@ -80,8 +80,8 @@ TEST_P(SectionsTest, VolumeMatchesCgal) {
   EXPECT_EQ(figures.openEdges, 0u);
 }
 
-INSTANTIATE_TEST_SUITE_P(Package, SectionsTest,
-                         testing::Values("bunny00", "elephant", "armadillo"), [](const auto& given) { return std::string(given.param); });
+INSTANTIATE_TEST_SUITE_P(Package, SectionsTest, testing::Values("bunny00", "elephant", "armadillo"),
+                         [](const auto& given) { return std::string(given.param); });
 
 // Archimedes' hat-box theorem: the cap of a sphere that leans more than φ has the area 2πR²(1 − sin φ).
 TEST(Sphere, HangingAreaFollowsArchimedes) {

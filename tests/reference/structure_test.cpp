@@ -62,7 +62,9 @@ class SpacingTest : public testing::TestWithParam<Spacing> {};
 
 TEST_P(SpacingTest, LinesLieAWidthAndTheSpacingApart) {
   const auto [body, interface, layers] = GetParam();
-  const std::string gcode = printed({{"support.body.spacing", body}, {"support.interface.upper.spacing", interface}, {"support.interface.upper.layers", layers}});
+  const std::string gcode = printed({{"support.body.spacing", body},
+                                     {"support.interface.upper.spacing", interface},
+                                     {"support.interface.upper.layers", layers}});
   const Layers bodies(gcode, "support.body"), interfaces(gcode, "support.interface.upper");
   ASSERT_EQ(interfaces.byTop.size(), static_cast<std::size_t>(layers));
   EXPECT_EQ(interfaces.byTop.rbegin()->first, 14800);
@@ -72,15 +74,19 @@ TEST_P(SpacingTest, LinesLieAWidthAndTheSpacingApart) {
   EXPECT_GT(pitches(interfaces.at(14.8), 135).size(), 10u);
 }
 
-INSTANTIATE_TEST_SUITE_P(Figures, SpacingTest, testing::Values(Spacing{2.2, 0.45, 3}, Spacing{2.8, 0.45, 4}, Spacing{2.0, 0.4, 2}, Spacing{2.5, 0.5, 3}));
+INSTANTIATE_TEST_SUITE_P(Figures, SpacingTest,
+                         testing::Values(Spacing{2.2, 0.45, 3}, Spacing{2.8, 0.45, 4}, Spacing{2.0, 0.4, 2},
+                                         Spacing{2.5, 0.5, 3}));
 
 TEST(Density, AndSpacingAreOneFigure) {
-  for (const double share : {0.18, 0.25, 0.45, 0.65, 1.0}) EXPECT_NEAR(densityOf(0.45, spacingOf(0.45, share)), share, 1e-12);
+  for (const double share : {0.18, 0.25, 0.45, 0.65, 1.0})
+    EXPECT_NEAR(densityOf(0.45, spacingOf(0.45, share)), share, 1e-12);
   EXPECT_NEAR(spacingOf(0.45, 0.18), 2.05, 1e-9);
 }
 
 TEST(Graded, LayersLieUnderTheInterfaceAsDenseAsAsked) {
-  const std::string gcode = printed({{"support.graded.layers", 6}, {"support.graded.density", 65}, {"support.body.spacing", spacingOf(0.45, 0.18)}});
+  const std::string gcode = printed(
+      {{"support.graded.layers", 6}, {"support.graded.density", 65}, {"support.body.spacing", spacingOf(0.45, 0.18)}});
   const Layers graded(gcode, "support.graded"), bodies(gcode, "support.body");
   ASSERT_EQ(graded.byTop.size(), 6u);
   EXPECT_EQ(graded.byTop.rbegin()->first, 14200);  // right under three layers of interface
@@ -92,8 +98,11 @@ TEST(Graded, LayersLieUnderTheInterfaceAsDenseAsAsked) {
 }
 
 TEST(LowerInterface, LiesOnlyWhereSupportStandsOnThePart) {
-  const MeshPtr tray = together({box({0, 0, 0}, {30, 20, 3}), box({0, 0, 3}, {4, 20, 14}), box({4, 0, 12}, {44, 20, 14})});
-  const std::string gcode = gcodeOf(projectOf(tray, {{"support.interface.lower.layers", 2}, {"support.interface.lower.spacing", 1.35}, {"support.gap.below", 0.25}}));
+  const MeshPtr tray =
+      together({box({0, 0, 0}, {30, 20, 3}), box({0, 0, 3}, {4, 20, 14}), box({4, 0, 12}, {44, 20, 14})});
+  const std::string gcode = gcodeOf(projectOf(
+      tray,
+      {{"support.interface.lower.layers", 2}, {"support.interface.lower.spacing", 1.35}, {"support.gap.below", 0.25}}));
   const Layers lower(gcode, "support.interface.lower");
   ASSERT_EQ(lower.byTop.size(), 2u);
   const double w = 0.45;
@@ -108,7 +117,10 @@ TEST(LowerInterface, LiesOnlyWhereSupportStandsOnThePart) {
 TEST(Body, CrossedLinesTurnFromLayerToLayer) {
   const Layers bodies(printed({{"support.body.pattern", "crossed"}}), "support.body");
   for (const double z : {6.0, 6.4, 8.0}) {
-    const auto count = [&](double top, double angle) { return std::count_if(bodies.at(top).begin(), bodies.at(top).end(), [&](const Bead& b) { return runsAt(b, angle); }); };
+    const auto count = [&](double top, double angle) {
+      return std::count_if(bodies.at(top).begin(), bodies.at(top).end(),
+                           [&](const Bead& b) { return runsAt(b, angle); });
+    };
     const bool even = count(z, 45) > 5;
     EXPECT_GT(count(z, even ? 45 : 135), 5);
     EXPECT_GT(count(z + 0.2, even ? 135 : 45), 5);
@@ -122,7 +134,8 @@ TEST(Body, AZigzagIsOneRibbon) {
     const Layers bodies(printed({{"support.body.pattern", pattern}, {"support.body.walls", 0}}), "support.body");
     std::size_t count = 1;
     const std::vector<Bead>& beads = bodies.at(8);
-    for (std::size_t i = 1; i < beads.size(); ++i) count += std::hypot(beads[i].x0 - beads[i - 1].x1, beads[i].y0 - beads[i - 1].y1) > 1e-3;
+    for (std::size_t i = 1; i < beads.size(); ++i)
+      count += std::hypot(beads[i].x0 - beads[i - 1].x1, beads[i].y0 - beads[i - 1].y1) > 1e-3;
     return count;
   };
   EXPECT_GT(runs("lines"), 15u);
@@ -132,7 +145,10 @@ TEST(Body, AZigzagIsOneRibbon) {
 // A column of 20 × 20 mm: not one travel in its body.
 TEST(Body, AZigzagOfASquareColumnIsUnbroken) {
   const MeshPtr lip = together({box({0, 0, 0}, {4, 20, 30}), box({4, 0, 28}, {24.5, 20, 30})});
-  const Layers bodies(gcodeOf(projectOf(lip, {{"support.body.pattern", "zigzag"}, {"support.body.walls", 0}, {"support.gap.beside", 0.5}})), "support.body");
+  const Layers bodies(
+      gcodeOf(
+          projectOf(lip, {{"support.body.pattern", "zigzag"}, {"support.body.walls", 0}, {"support.gap.beside", 0.5}})),
+      "support.body");
   ASSERT_GT(bodies.byTop.size(), 100u);
   for (const auto& [top, beads] : bodies.byTop)
     for (std::size_t i = 1; i < beads.size(); ++i)
@@ -146,7 +162,8 @@ TEST(Body, ConcentricLoopsKeepTheirDistance) {
   std::set<long> rows;
   for (const Bead& b : bodies.at(8))
     // Farther in are those round the post.
-    if (std::abs(b.y0 - b.y1) < 1e-3 && b.length() > 3 && std::max(b.y0, b.y1) < 59) rows.insert(std::lround(b.y0 * 1000));
+    if (std::abs(b.y0 - b.y1) < 1e-3 && b.length() > 3 && std::max(b.y0, b.y1) < 59)
+      rows.insert(std::lround(b.y0 * 1000));
   ASSERT_GE(rows.size(), 3u);
   long last = *rows.begin();
   for (auto row = std::next(rows.begin()); row != rows.end(); ++row) {
@@ -158,7 +175,8 @@ TEST(Body, ConcentricLoopsKeepTheirDistance) {
 TEST(Foot, SpreadsOnThePlateAndNarrowsUpward) {
   const MeshPtr lip = together({box({0, 0, 0}, {4, 20, 30}), box({4, 8, 28}, {8, 12, 30})});
   const auto reach = [&](double z, double spread) {
-    const BuildPtr built = build(projectOf(lip, {{"support.foot.layers", spread > 0 ? 5 : 0}, {"support.foot.spread", spread}}));
+    const BuildPtr built =
+        build(projectOf(lip, {{"support.foot.layers", spread > 0 ? 5 : 0}, {"support.foot.spread", spread}}));
     for (const SupportLayer& layer : built->support->layers)
       if (layer.bottom < z && layer.top > z) return boundsOf(layer.regions.front().area);
     return Box2();
@@ -175,12 +193,14 @@ class SquaredTest : public testing::TestWithParam<double> {};
 
 TEST_P(SquaredTest, ColumnsAreWholeCells) {
   const double size = GetParam();
-  const BuildPtr built = build(projectOf(table(40, 15, 3), {{"support.normal.outline", "squared"}, {"support.normal.column", size}}));
+  const BuildPtr built =
+      build(projectOf(table(40, 15, 3), {{"support.normal.outline", "squared"}, {"support.normal.column", size}}));
   for (const SupportLayer& layer : built->support->layers) {
     if (layer.top > 14.9) continue;
     Box2 box;
     for (const PieceRegion& region : layer.regions) box.extend(boundsOf(region.area));
-    for (const double edge : {box.min().x(), box.max().x(), box.min().y(), box.max().y()}) EXPECT_NEAR(edge / size, std::round(edge / size), 0.06 / size);
+    for (const double edge : {box.min().x(), box.max().x(), box.min().y(), box.max().y()})
+      EXPECT_NEAR(edge / size, std::round(edge / size), 0.06 / size);
   }
 }
 
@@ -198,7 +218,8 @@ TEST(Brim, LiesAroundThePartAndStaysClearOfSupports) {
       nearest = std::min(nearest, part.exteriorDistance(p));
       farthest = std::max(farthest, part.exteriorDistance(p));
       for (const Bead& s : support.at(0.2))
-        for (double t = 0; t <= 1; t += 0.05) EXPECT_GT((p - Vec2(s.x0 + t * (s.x1 - s.x0), s.y0 + t * (s.y1 - s.y0))).norm(), 0.44);
+        for (double t = 0; t <= 1; t += 0.05)
+          EXPECT_GT((p - Vec2(s.x0 + t * (s.x1 - s.x0), s.y0 + t * (s.y1 - s.y0))).norm(), 0.44);
     }
   EXPECT_NEAR(nearest, 0.15 + 0.45 / 2, 0.01);
   EXPECT_NEAR(farthest, 0.15 + 4 - 0.45 / 2, 0.3);

@@ -6,13 +6,15 @@ namespace {
 
 class TreeVerifier : PrintedPart {
  public:
-  TreeVerifier(const std::string& gcode, const TriangleMesh& mesh, const Promise& promise) : PrintedPart(gcode, mesh, promise) {
+  TreeVerifier(const std::string& gcode, const TriangleMesh& mesh, const Promise& promise)
+      : PrintedPart(gcode, mesh, promise) {
     for (const Bead& bead : supports_) {
       Layer& layer = layers_[std::lround(bead.z * 1000)];
       layer.top = bead.z;
       layer.bottom = bead.z - bead.height;
       layer.feature = bead.feature;
-      const Path line{{std::llround(bead.x0 * perMm), std::llround(bead.y0 * perMm)}, {std::llround(bead.x1 * perMm), std::llround(bead.y1 * perMm)}};
+      const Path line{{std::llround(bead.x0 * perMm), std::llround(bead.y0 * perMm)},
+                      {std::llround(bead.x1 * perMm), std::llround(bead.y1 * perMm)}};
       (isInterface(bead) ? layer.interfaceLines : layer.branchLines)[bead.width].push_back(line);
       if (isInterface(bead)) interfaces_[std::lround(bead.z * 1000)].add({bead.x0, bead.y0}, {bead.x1, bead.y1}, &bead);
     }
@@ -65,9 +67,11 @@ class TreeVerifier : PrintedPart {
   Paths ground(const Layer& layer) const {
     Paths under;
     for (const long off : {0, -1, 1})
-      if (const auto found = layers_.find(std::lround(layer.bottom * 1000) + off); found != layers_.end()) under = combined(ClipperLib::ctUnion, under, found->second.all);
+      if (const auto found = layers_.find(std::lround(layer.bottom * 1000) + off); found != layers_.end())
+        under = combined(ClipperLib::ctUnion, under, found->second.all);
     const long below = std::lround((layer.bottom - promise_.gapBelow) / promise_.layer) - 1;
-    if (below >= 0 && below < static_cast<long>(sections_.size()) && std::abs(topOf(static_cast<std::size_t>(below)) + promise_.gapBelow - layer.bottom) < exact)
+    if (below >= 0 && below < static_cast<long>(sections_.size()) &&
+        std::abs(topOf(static_cast<std::size_t>(below)) + promise_.gapBelow - layer.bottom) < exact)
       under = combined(ClipperLib::ctUnion, under, sections_[static_cast<std::size_t>(below)].outlines());
     return under;
   }
@@ -76,14 +80,16 @@ class TreeVerifier : PrintedPart {
   void standing(const Layer& layer) {
     if (layer.bottom < 1e-3) return;
     const Paths under = ground(layer);
-    const double reach = (layer.top - layer.bottom) * std::tan((promise_.branchLean + 1) * 3.14159265358979 / 180) + 1.5 * rounding;
+    const double reach =
+        (layer.top - layer.bottom) * std::tan((promise_.branchLean + 1) * 3.14159265358979 / 180) + 1.5 * rounding;
     for (const Path& outline : layer.all) {
       const Vec3 at(mm(outline.front()).x(), mm(outline.front()).y(), layer.top);
       const Paths beneath = combined(ClipperLib::ctIntersection, near(outline, under, 2), window(outline, 1));
       const double rests = areaOf(combined(ClipperLib::ctIntersection, {outline}, beneath));
       if (rests < 0.02) fault("standing on nothing", layer.feature, at);
       if (areaOf(combined(ClipperLib::ctIntersection, {outline}, near(outline, layer.interfaces, 0))) > 0) continue;
-      if (areaOf(combined(ClipperLib::ctDifference, {outline}, offset(beneath, reach))) > 0.01) fault("leaning too far", layer.feature, at);
+      if (areaOf(combined(ClipperLib::ctDifference, {outline}, offset(beneath, reach))) > 0.01)
+        fault("leaning too far", layer.feature, at);
       if (rests < areaOf({outline}) / 2) fault("resting too little", layer.feature, at);
     }
   }
@@ -95,9 +101,12 @@ class TreeVerifier : PrintedPart {
   }
   static Paths window(const Path& path, double margin) {
     const Box2 box = boxOf(path);
-    const auto corner = [&](double x, double y) { return ClipperLib::IntPoint(std::llround(x * perMm), std::llround(y * perMm)); };
+    const auto corner = [&](double x, double y) {
+      return ClipperLib::IntPoint(std::llround(x * perMm), std::llround(y * perMm));
+    };
     const Vec2 low = box.min().array() - margin, high = box.max().array() + margin;
-    return {{corner(low.x(), low.y()), corner(high.x(), low.y()), corner(high.x(), high.y()), corner(low.x(), high.y())}};
+    return {
+        {corner(low.x(), low.y()), corner(high.x(), low.y()), corner(high.x(), high.y()), corner(low.x(), high.y())}};
   }
   // Of outlines, those near another.
   static Paths near(const Path& path, const Paths& all, double margin) {
@@ -108,8 +117,8 @@ class TreeVerifier : PrintedPart {
     return found;
   }
 
-  // Of places that can be carried: how far they are from a tip, sideways, and whether what lies right under them is exactly at
-  // the gap. Places have the lattice of the eye that looks; a tenth of a millimetre is let pass.
+  // Of places that can be carried: how far they are from a tip, sideways, and whether what lies right under them is
+  // exactly at the gap. Places have the lattice of the eye that looks; a tenth of a millimetre is let pass.
   void coverage() {
     constexpr double slack = 0.1;
     std::size_t borders = 0, nearBorders = 0, places = 0, nearPlaces = 0, over = 0, overExactly = 0;
@@ -131,7 +140,9 @@ class TreeVerifier : PrintedPart {
         nearBorders += tipNear(p, under, promise_.lineWidth + 2 * slack).first <= promise_.lineWidth + 2 * slack;
       });
     }
-    const auto share = [](std::size_t some, std::size_t all) { return all == 0 ? 1.0 : static_cast<double>(some) / static_cast<double>(all); };
+    const auto share = [](std::size_t some, std::size_t all) {
+      return all == 0 ? 1.0 : static_cast<double>(some) / static_cast<double>(all);
+    };
     verdict_.demanded = places;
     verdict_.covered = {share(nearBorders, borders), share(nearPlaces, places), share(overExactly, over)};
   }
@@ -140,7 +151,8 @@ class TreeVerifier : PrintedPart {
   bool canBeCarried(const Vec2& p, std::size_t site, double under) const {
     for (std::size_t l = site; l-- > 0 && topOf(l) > under - promise_.layer - promise_.gapBelow + exact;) {
       if (sections_[l].comesNear(p, rounding)) return false;
-      if (topOf(l) > under - promise_.layer + exact && nearWall(p, l, promise_.gapBeside + rounding, demand_)) return false;
+      if (topOf(l) > under - promise_.layer + exact && nearWall(p, l, promise_.gapBeside + rounding, demand_))
+        return false;
     }
     return true;
   }
@@ -148,10 +160,12 @@ class TreeVerifier : PrintedPart {
   // How far the nearest tip's line begins, at most reach, and the top of the highest right under the place.
   std::pair<double, double> tipNear(const Vec2& p, double under, double reach) const {
     double away = 2 * reach, highest = -1;
-    for (auto layer = interfaces_.lower_bound(std::lround((under - reach - 1) * 1000)); layer != interfaces_.end() && static_cast<double>(layer->first) / 1000 < under + reach + 1; ++layer) {
+    for (auto layer = interfaces_.lower_bound(std::lround((under - reach - 1) * 1000));
+         layer != interfaces_.end() && static_cast<double>(layer->first) / 1000 < under + reach + 1; ++layer) {
       const double top = static_cast<double>(layer->first) / 1000;
       layer->second.near(p, reach + 1, [&](const Bead* bead) {
-        const double off = std::max(0.0, (nearestOn({bead->x0, bead->y0}, {bead->x1, bead->y1}, p) - p).norm() - bead->width / 2);
+        const double off =
+            std::max(0.0, (nearestOn({bead->x0, bead->y0}, {bead->x1, bead->y1}, p) - p).norm() - bead->width / 2);
         if (std::abs(top - under) > 1.2 * off + 0.45) return;
         away = std::min(away, off);
         if (off == 0) highest = std::max(highest, top);
@@ -171,7 +185,8 @@ class TreeVerifier : PrintedPart {
         for (int n = 0; n < count; ++n) {
           const Vec2 p = a + (b - a) * (n + 0.5) / count;
           bool goesOn = false;
-          for (std::size_t l = i > 2 ? i - 2 : 0; l < std::min(demand_.size(), i + 3); ++l) goesOn = goesOn || demand_[l].comesNear(p + outward * 0.15, 0.1);
+          for (std::size_t l = i > 2 ? i - 2 : 0; l < std::min(demand_.size(), i + 3); ++l)
+            goesOn = goesOn || demand_[l].comesNear(p + outward * 0.15, 0.1);
           if (!goesOn) visit(Vec2(p - outward * 0.01));
         }
       }
@@ -183,6 +198,8 @@ class TreeVerifier : PrintedPart {
 
 }  // namespace
 
-Verdict verifyTree(const std::string& gcode, const TriangleMesh& mesh, const Promise& promise) { return TreeVerifier(gcode, mesh, promise).verdict(); }
+Verdict verifyTree(const std::string& gcode, const TriangleMesh& mesh, const Promise& promise) {
+  return TreeVerifier(gcode, mesh, promise).verdict();
+}
 
 }  // namespace trellis::test

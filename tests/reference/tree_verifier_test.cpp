@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Tree supports of whole parts, checked from their G-code by somebody else's eyes, and what they use beside normal ones.
+// Tree supports of whole parts, checked from their G-code by somebody else's eyes, and what they use beside normal
+// ones.
 #include "tests/package_mesh.hpp"
 #include "tests/reference/verifier.hpp"
 #include "tests/shapes.hpp"
@@ -24,16 +25,20 @@ std::string testName(const testing::TestParamInfo<std::string>& which) {
 
 class TreeVerifierTest : public testing::TestWithParam<std::string> {};
 
-// Of gaps nothing may be wrong, but at one place, seen from the two layers beside it. Of outlines, one in a few hundred, where
-// the gaps have cut a tip on a slope, may lean or rest a little worse: a weakness. Right over a tip most is exactly at the gap;
-// the rest is a layer or two farther, where the rim of a tip on a slope would be thinner than a line.
+// Of gaps nothing may be wrong, but at one place, seen from the two layers beside it. Of outlines, one in a few
+// hundred, where the gaps have cut a tip on a slope, may lean or rest a little worse: a weakness. Right over a tip most
+// is exactly at the gap; the rest is a layer or two farther, where the rim of a tip on a slope would be thinner than a
+// line.
 TEST_P(TreeVerifierTest, FindsNothingWrong) {
-  const ProjectPtr project = projectOf(partNamed(GetParam(), 40), {{"support.structure", "tree"}, {"support.bridge_limit", 0}, {"skirt.loops", 0}});
+  const ProjectPtr project = projectOf(
+      partNamed(GetParam(), 40), {{"support.structure", "tree"}, {"support.bridge_limit", 0}, {"skirt.loops", 0}});
   const Part& part = *project->parts[0];
-  const Verdict verdict = verifyTree(gcodeOf(project), *transformed(*part.mesh, transformOf(part.placement, *part.mesh)), Promise());
+  const Verdict verdict =
+      verifyTree(gcodeOf(project), *transformed(*part.mesh, transformOf(part.placement, *part.mesh)), Promise());
   for (const auto& [what, count] : verdict.faults) {
     const bool ofGaps = what.starts_with("gap") || what == "in the part";
-    EXPECT_LE(static_cast<std::size_t>(count), ofGaps ? 2 : 3 + verdict.lines / 20000) << what << "\n" << verdict.words();
+    EXPECT_LE(static_cast<std::size_t>(count), ofGaps ? 2 : 3 + verdict.lines / 20000) << what << "\n"
+                                                                                       << verdict.words();
   }
   const double few = verdict.demanded == 0 ? 1 : 3.0 / static_cast<double>(verdict.demanded);
   EXPECT_GE(verdict.covered[0], 0.96 - 10 * few) << "borders within a line width of a tip\n" << verdict.words();
@@ -43,8 +48,9 @@ TEST_P(TreeVerifierTest, FindsNothingWrong) {
 }
 
 INSTANTIATE_TEST_SUITE_P(Parts, TreeVerifierTest,
-                         testing::Values("demo/frond", "demo/finial", "demo/manifold", "demo/latch", "demo/snail", "bunny00", "eight", "armadillo", "bull", "camel",
-                                         "elephant", "homer", "pig", "knot1", "hand", "mushroom"),
+                         testing::Values("demo/frond", "demo/finial", "demo/manifold", "demo/latch", "demo/snail",
+                                         "bunny00", "eight", "armadillo", "bull", "camel", "elephant", "homer", "pig",
+                                         "knot1", "hand", "mushroom"),
                          testName);
 
 class FilamentTest : public testing::TestWithParam<std::string> {};

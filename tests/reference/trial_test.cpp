@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// The trial print of whole builds: against the definition of a floating start, and against beads joined with plain Clipper.
+// The trial print of whole builds: against the definition of a floating start, and against beads joined with plain
+// Clipper.
 #include "core/trial/trial_report.hpp"
 #include "tests/package_mesh.hpp"
 #include "tests/printed.hpp"
@@ -27,16 +28,22 @@ TEST_P(TrialOf, SupportsAsProposedLeaveNothingOnAir) {
   EXPECT_GT(trial.partLength[static_cast<std::size_t>(Bearing::material)], 1000);
 }
 
-INSTANTIATE_TEST_SUITE_P(DemoParts, TrialOf, testing::Combine(testing::Values("frond", "finial", "manifold", "latch", "snail"), testing::Values("normal", "tree")),
-                         [](const auto& which) { return std::string(std::get<0>(which.param)) + "_" + std::get<1>(which.param); });
+INSTANTIATE_TEST_SUITE_P(DemoParts, TrialOf,
+                         testing::Combine(testing::Values("frond", "finial", "manifold", "latch", "snail"),
+                                          testing::Values("normal", "tree")),
+                         [](const auto& which) {
+                           return std::string(std::get<0>(which.param)) + "_" + std::get<1>(which.param);
+                         });
 
 class AgreeingTrialOf : public testing::TestWithParam<const char*> {};
 
-// The same text before both judges: the verifier, which compares it with the mesh, and the trial print, which knows the text alone. Where one finds the
-// demand carried, nothing prints on air for the other; support too far below is seen by both.
+// The same text before both judges: the verifier, which compares it with the mesh, and the trial print, which knows the
+// text alone. Where one finds the demand carried, nothing prints on air for the other; support too far below is seen by
+// both.
 TEST_P(AgreeingTrialOf, TheVerifierSaysTheSame) {
   const auto judged = [&](double gap) {
-    const ProjectPtr project = demoProject(GetParam(), {{"support.gap.above", gap}, {"support.bridge_limit", 0}, {"skirt.loops", 0}});
+    const ProjectPtr project =
+        demoProject(GetParam(), {{"support.gap.above", gap}, {"support.bridge_limit", 0}, {"skirt.loops", 0}});
     const Part& part = *project->parts[0];
     const std::string gcode = gcodeOf(project);
     const Verdict verdict = verify(gcode, *transformed(*part.mesh, transformOf(part.placement, *part.mesh)), Promise());
@@ -50,12 +57,13 @@ TEST_P(AgreeingTrialOf, TheVerifierSaysTheSame) {
   EXPECT_GT(onAirLow, 2 * onAir + 0.0001);
 }
 
-INSTANTIATE_TEST_SUITE_P(DemoParts, AgreeingTrialOf, testing::Values("frond", "finial", "manifold", "latch", "snail"), [](const auto& which) { return std::string(which.param); });
+INSTANTIATE_TEST_SUITE_P(DemoParts, AgreeingTrialOf, testing::Values("frond", "finial", "manifold", "latch", "snail"),
+                         [](const auto& which) { return std::string(which.param); });
 
 class BareTrialOf : public testing::TestWithParam<const char*> {};
 
-// Without supports: each floating start is where the sections have one, in its layer or in the first that is wide enough for a
-// line, and there are no others.
+// Without supports: each floating start is where the sections have one, in its layer or in the first that is wide
+// enough for a line, and there are no others.
 TEST_P(BareTrialOf, FindsTheFloatingStartsOfTheSectionsAndNoOthers) {
   const ProjectPtr project = demoProject(GetParam(), {{"support.on", false}});
   const BuildPtr built = build(project);
@@ -73,12 +81,14 @@ TEST_P(BareTrialOf, FindsTheFloatingStartsOfTheSectionsAndNoOthers) {
 
 class BeadTrialOf : public BareTrialOf {};
 
-// The same from the beads alone: of each layer, what is printed as outlines, and which of them lie over nothing of the layer below.
+// The same from the beads alone: of each layer, what is printed as outlines, and which of them lie over nothing of the
+// layer below.
 TEST_P(BeadTrialOf, FindsTheFloatingStartsOfTheBeads) {
   const std::string gcode = gcodeOf(demoProject(GetParam(), {{"support.on", false}, {"skirt.loops", 0}}));
   std::map<long, Paths> lines;
   for (const Bead& bead : readBeads(gcode))
-    lines[std::lround(bead.z * 1000)].push_back({{std::llround(bead.x0 * perMm), std::llround(bead.y0 * perMm)}, {std::llround(bead.x1 * perMm), std::llround(bead.y1 * perMm)}});
+    lines[std::lround(bead.z * 1000)].push_back({{std::llround(bead.x0 * perMm), std::llround(bead.y0 * perMm)},
+                                                 {std::llround(bead.x1 * perMm), std::llround(bead.y1 * perMm)}});
   std::size_t floating = 0;
   Paths below;
   for (const auto& [z, layer] : lines) {
@@ -96,7 +106,8 @@ TEST_P(BeadTrialOf, FindsTheFloatingStartsOfTheBeads) {
 }
 
 std::string nameOf(const testing::TestParamInfo<const char*>& which) { return which.param; }
-INSTANTIATE_TEST_SUITE_P(DemoParts, BareTrialOf, testing::Values("frond", "finial", "manifold", "latch", "snail"), nameOf);
+INSTANTIATE_TEST_SUITE_P(DemoParts, BareTrialOf, testing::Values("frond", "finial", "manifold", "latch", "snail"),
+                         nameOf);
 INSTANTIATE_TEST_SUITE_P(DemoParts, BeadTrialOf, testing::Values("frond", "finial", "snail"), nameOf);
 
 }  // namespace

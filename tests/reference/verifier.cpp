@@ -8,7 +8,8 @@ namespace {
 
 class Verifier : PrintedPart {
  public:
-  Verifier(const std::string& gcode, const TriangleMesh& mesh, const Promise& promise) : PrintedPart(gcode, mesh, promise) {}
+  Verifier(const std::string& gcode, const TriangleMesh& mesh, const Promise& promise)
+      : PrintedPart(gcode, mesh, promise) {}
 
   Verdict verdict() {
     for (std::size_t i = 0; i < supports_.size(); ++i) gaps(supports_[i]);
@@ -18,13 +19,15 @@ class Verifier : PrintedPart {
   }
 
  private:
-  // Every line lies on something for half its length, or reaches no farther than from one body line to the next, which is
-  // twice as far where it runs at 30° to them.
+  // Every line lies on something for half its length, or reaches no farther than from one body line to the next, which
+  // is twice as far where it runs at 30° to them.
   void standing() {
     const double pitch = promise_.bodySpacing + promise_.lineWidth;
     for (std::size_t i = 0; i < supports_.size();) {
       std::size_t end = i + 1;
-      const auto goesOn = [&](const Bead& a, const Bead& b) { return a.z == b.z && a.x1 == b.x0 && a.y1 == b.y0 && turnsLittle(a, b); };
+      const auto goesOn = [&](const Bead& a, const Bead& b) {
+        return a.z == b.z && a.x1 == b.x0 && a.y1 == b.y0 && turnsLittle(a, b);
+      };
       while (end < supports_.size() && goesOn(supports_[end - 1], supports_[end])) ++end;
       double length = 0, rests = 0, bare = 0;
       bool tooFar = false, between = true;
@@ -41,7 +44,8 @@ class Verifier : PrintedPart {
           tooFar = tooFar || bare > (between ? 2 : 1) * pitch + 0.1;
         });
       }
-      if (rests < length / 2 && tooFar) fault("standing on nothing", supports_[i].feature, {supports_[i].x0, supports_[i].y0, supports_[i].z});
+      if (rests < length / 2 && tooFar)
+        fault("standing on nothing", supports_[i].feature, {supports_[i].x0, supports_[i].y0, supports_[i].z});
       ++verdict_.lines;
       i = end;
     }
@@ -58,7 +62,8 @@ class Verifier : PrintedPart {
     for (const long off : {0, -1, 1})
       if (const auto under = tops_.find(std::lround((bead.z - bead.height) * 1000) + off); under != tops_.end())
         under->second.near(p, reach, [&](const Bead* other) {
-          found = found || (nearestOn({other->x0, other->y0}, {other->x1, other->y1}, p) - p).norm() < reach - (bead.width - other->width) / 2;
+          found = found || (nearestOn({other->x0, other->y0}, {other->x1, other->y1}, p) - p).norm() <
+                               reach - (bead.width - other->width) / 2;
         });
     return found;
   }
@@ -68,14 +73,16 @@ class Verifier : PrintedPart {
     if (bottom < 1e-3) return true;
     bool held = restsWithin(bead.width, bead, p);
     const long layer = std::lround((bottom - promise_.gapBelow) / promise_.layer) - 1;
-    if (!held && layer >= 0 && layer < static_cast<long>(sections_.size()) && std::abs(topOf(static_cast<std::size_t>(layer)) + promise_.gapBelow - bottom) < exact)
+    if (!held && layer >= 0 && layer < static_cast<long>(sections_.size()) &&
+        std::abs(topOf(static_cast<std::size_t>(layer)) + promise_.gapBelow - bottom) < exact)
       held = sections_[static_cast<std::size_t>(layer)].comesNear(p, bead.width / 2);
     return held;
   }
 
   // Of the demand that can be carried, how much has an interface line near enough under it, layer for layer.
   void coverage() {
-    std::vector<std::size_t> demanded(static_cast<std::size_t>(std::max(1, promise_.interfaceLayers)), 0), covered = demanded;
+    std::vector<std::size_t> demanded(static_cast<std::size_t>(std::max(1, promise_.interfaceLayers)), 0),
+        covered = demanded;
     for (std::size_t i = 1; i < sections_.size(); ++i)
       forPlaces(demand_[i], [&](const Vec2& p) {
         const double under = bottomOf(i) - promise_.gapAbove;
@@ -89,11 +96,13 @@ class Verifier : PrintedPart {
         }
       });
     verdict_.demanded = demanded.front();
-    for (std::size_t k = 0; k < demanded.size(); ++k) verdict_.covered.push_back(demanded[k] == 0 ? 1 : static_cast<double>(covered[k]) / static_cast<double>(demanded[k]));
+    for (std::size_t k = 0; k < demanded.size(); ++k)
+      verdict_.covered.push_back(demanded[k] == 0 ? 1
+                                                  : static_cast<double>(covered[k]) / static_cast<double>(demanded[k]));
   }
 
-  // The height of what a straight column under a place comes to stand on; −1 where it cannot be carried: within the gap of
-  // other surface on its way, without room, or over a ledge narrower than half a line.
+  // The height of what a straight column under a place comes to stand on; −1 where it cannot be carried: within the gap
+  // of other surface on its way, without room, or over a ledge narrower than half a line.
   double footing(const Vec2& p, std::size_t site, double under) const {
     if (under < 0.05) return -1;
     for (std::size_t l = site; l-- > 0;) {
@@ -111,24 +120,29 @@ class Verifier : PrintedPart {
   bool hasLine(const Vec2& p, double top) const {
     const double reach = (promise_.lineWidth + promise_.interfaceSpacing) / 2 + rounding;
     bool found = false;
-    for (long micron = std::lround((top - exact) * 1000); micron <= std::lround((top + exact) * 1000) && !found; ++micron)
+    for (long micron = std::lround((top - exact) * 1000); micron <= std::lround((top + exact) * 1000) && !found;
+         ++micron)
       if (const auto layer = tops_.find(micron); layer != tops_.end())
-        layer->second.near(p, reach, [&](const Bead* b) { found = found || (nearestOn({b->x0, b->y0}, {b->x1, b->y1}, p) - p).norm() <= reach; });
+        layer->second.near(p, reach, [&](const Bead* b) {
+          found = found || (nearestOn({b->x0, b->y0}, {b->x1, b->y1}, p) - p).norm() <= reach;
+        });
     return found;
   }
-
 };
 
 }  // namespace
 
 std::string Verdict::words() const {
   std::ostringstream out;
-  for (const auto& [what, count] : faults) out << what << ": " << count << " " << (examples.contains(what) ? examples.at(what) : "") << "\n";
+  for (const auto& [what, count] : faults)
+    out << what << ": " << count << " " << (examples.contains(what) ? examples.at(what) : "") << "\n";
   out << samples << " places on " << lines << " lines, " << demanded << " demanded, covered";
   for (const double share : covered) out << " " << share;
   return out.str();
 }
 
-Verdict verify(const std::string& gcode, const TriangleMesh& mesh, const Promise& promise) { return Verifier(gcode, mesh, promise).verdict(); }
+Verdict verify(const std::string& gcode, const TriangleMesh& mesh, const Promise& promise) {
+  return Verifier(gcode, mesh, promise).verdict();
+}
 
 }  // namespace trellis::test
