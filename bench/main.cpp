@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The benchmark table: each row a ratio of two things timed in this one run, the median of a few rounds.
 // Aims are those of docs/benchmarks.md; nothing here fails.
+#include "core/assess/turnings.hpp"
 #include "core/base/files.hpp"
 #include "core/marks/brush.hpp"
 #include "core/mesh/stl.hpp"
-#include "core/plate/turnings.hpp"
 #include "core/trial/trial_print.hpp"
 #include "tests/package_mesh.hpp"
 #include "tests/shapes.hpp"

@@ -1,15 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // meek-trellis-cli: everything the window can compute, without it. Never asks. Exit 0, 1 (the work
 // failed, with a sentence on standard error) or 2 (usage).
+#include "core/assess/removal.hpp"
 #include "core/assess/report.hpp"
 #include "core/base/files.hpp"
+#include "core/document/operations.hpp"
+#include "core/document/project_file.hpp"
 #include "core/mesh/health.hpp"
 #include "core/mesh/inspect.hpp"
 #include "core/mesh/stl.hpp"
-#include "core/pipeline/pipeline.hpp"
-#include "core/pipeline/removal.hpp"
-#include "core/project/operations.hpp"
-#include "core/project/project_file.hpp"
+#include "core/results/gcode_text.hpp"
+#include "core/results/pipeline.hpp"
 #include "core/trial/trial_report.hpp"
 
 #include <fmt/format.h>
@@ -98,10 +99,10 @@ ProjectPtr loaded(const Options& options, const Progress& progress) {
 Json inspectJson(const std::string& name, const TriangleMesh& mesh) {
   const MeshFigures figures = inspect(mesh);
   std::size_t crossings = 0;
-  Json troubles = Json::array();
-  for (const Trouble& trouble : examine(mesh, Progress()).troubles) {
-    if (trouble.kind == Defect::crossing) crossings = trouble.count;
-    troubles.push_back(inWords(trouble));
+  Json defects = Json::array();
+  for (const MeshDefect& defect : examine(mesh, Progress()).defects) {
+    if (defect.kind == DefectKind::crossing) crossings = defect.count;
+    defects.push_back(inWords(defect));
   }
   return {{"name", name},
           {"facets", figures.facets},
@@ -114,7 +115,7 @@ Json inspectJson(const std::string& name, const TriangleMesh& mesh) {
           {"flipped_facets", figures.flippedFacets},
           {"duplicate_facets", figures.duplicateFacets},
           {"self_crossings", crossings},
-          {"troubles", troubles}};
+          {"troubles", defects}};
 }
 
 void runInspect(const Options& options) {
@@ -129,7 +130,7 @@ void runInspect(const Options& options) {
     fmt::print("  {:.2f} × {:.2f} × {:.2f} mm, {:.1f} mm³, {:.1f} mm²\n", p["size"][0].get<double>(),
                p["size"][1].get<double>(), p["size"][2].get<double>(), p["volume_mm3"].get<double>(),
                p["area_mm2"].get<double>());
-    for (const Json& trouble : p["troubles"]) fmt::print("  {}\n", trouble.get<std::string>());
+    for (const Json& defect : p["troubles"]) fmt::print("  {}\n", defect.get<std::string>());
     if (p["troubles"].empty()) fmt::print("  closed and sound\n");
   }
 }
@@ -205,11 +206,7 @@ void runBuild(const Options& options) {
   for (const Finding& finding : build->findings)
     if (finding.code == "too-large") throw Error(finding.message);
   if (!options.project.empty()) writeFileAtomically(options.project, packProject(*project));
-  if (!options.gcode.empty()) {
-    const double height = build->print.layers.empty() ? 0 : build->print.layers.back()->top;
-    writeFileAtomically(options.gcode, writeGcode(build->print, gcodeRules(*project, height),
-                                                  totalsOf(*build, project->settings), bar.progress()));
-  }
+  if (!options.gcode.empty()) writeFileAtomically(options.gcode, gcodeOf(*project, *build, bar.progress()));
   const std::string text = report.dump(2, ' ', false, Json::error_handler_t::replace) + "\n";
   if (!options.report.empty()) writeFileAtomically(options.report, text);
   if (options.json)
@@ -242,8 +239,8 @@ void runTrial(const Options& options) {
   const Json report = reportOf(trial);
   if (options.json) return void(std::cout << report.dump(2, ' ', false, Json::error_handler_t::replace) << "\n");
   fmt::print("{}\n", verdictOf(trial));
-  for (std::size_t i = 0; i < bearingNames.size(); ++i)
-    fmt::print("  {:<10}{:12.1f} mm of line, {:.1f} mm of it the part's\n", bearingNames[i], trial.length[i],
+  for (std::size_t i = 0; i < contactClassNames.size(); ++i)
+    fmt::print("  {:<10}{:12.1f} mm of line, {:.1f} mm of it the part's\n", contactClassNames[i], trial.length[i],
                trial.partLength[i]);
   for (const TrialStart& start : trial.starts)
     fmt::print("  begins in mid-air at {:.1f}, {:.1f}, {:.2f} mm, layer {}, line {} of the text\n", start.at.x(),

@@ -6,7 +6,7 @@
 #include "core/base/archive.hpp"
 #include "core/base/error.hpp"
 #include "core/base/files.hpp"
-#include "core/plate/placement.hpp"
+#include "core/document/placement.hpp"
 
 #include <pugixml.hpp>
 

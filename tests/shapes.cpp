@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "tests/shapes.hpp"
 
-#include "core/assess/report.hpp"
-#include "core/pipeline/pipeline.hpp"
+#include "core/results/gcode_text.hpp"
+#include "core/results/pipeline.hpp"
 
 #include <sys/wait.h>
 
@@ -141,10 +141,7 @@ ProjectPtr projectOf(const MeshPtr& mesh, const std::vector<std::pair<std::strin
 
 BuildPtr build(const ProjectPtr& project) { return Pipeline().run(*project, Progress()); }
 
-std::string gcodeOf(const ProjectPtr& project) {
-  const BuildPtr built = build(project);
-  return writeGcode(built->print, gcodeRules(*project, 0), totalsOf(*built, project->settings), Progress());
-}
+std::string gcodeOf(const ProjectPtr& project) { return gcodeOf(*project, *build(project), Progress()); }
 
 std::map<long, double> supportAreas(const Build& build) {
   std::map<long, double> areas;

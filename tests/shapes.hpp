@@ -3,9 +3,9 @@
 #pragma once
 
 #include "core/assess/build.hpp"
+#include "core/document/operations.hpp"
 #include "core/mesh/inspect.hpp"
-#include "core/pipeline/pipeline.hpp"
-#include "core/project/operations.hpp"
+#include "core/results/pipeline.hpp"
 
 #include <gmock/gmock.h>
 #include <gtest/gtest.h>

@@ -4,7 +4,7 @@
 #pragma once
 
 #include "app/scene/camera.hpp"
-#include "core/project/operations.hpp"
+#include "core/document/operations.hpp"
 
 #include <vector>
 

@@ -126,10 +126,11 @@ StackedRibbons bearingRibbons(const TrialPrint& trial, double lowered, const Lay
     const Said& said = trial.said[s.said];
     if (!look.draws(said)) continue;
     const Vec3 a = s.from.cast<double>() - Vec3(0, 0, lowered), b = s.to.cast<double>() - Vec3(0, 0, lowered);
-    const bool ofSupport = !isPart(said) && (s.bearing == Bearing::material || s.bearing == Bearing::bridge);
+    const bool ofSupport =
+        !isPart(said) && (s.contactClass == ContactClass::material || s.contactClass == ContactClass::bridge);
     addRibbon(out.vertices, a, b, static_cast<double>(s.width),
-              shaded(ofSupport ? theme().body : colourOf(s.bearing), a, b));
-    if (s.bearing != Bearing::air || s.length() <= 0) continue;
+              shaded(ofSupport ? theme().body : colourOf(s.contactClass), a, b));
+    if (s.contactClass != ContactClass::air || s.length() <= 0) continue;
     const Vec3 along = (b - a) / s.length(), up(0, 0, lifted);
     for (double at = 0.3; at < s.length(); at += 0.8)  // bars across, so that it is seen without colour too
       addRibbon(out.vertices, a + along * at + up, a + along * std::min(at + 0.2, s.length()) + up,
@@ -172,18 +173,18 @@ std::vector<LineVertex> directionArrows(const PrintLayer& layer, const LayerLook
   return out;
 }
 
-QColor colourOf(Bearing bearing) {
+QColor colourOf(ContactClass contactClass) {
   const Theme& t = theme();
-  switch (bearing) {
-    case Bearing::plate:
+  switch (contactClass) {
+    case ContactClass::plate:
       return t.quiet;
-    case Bearing::material:
+    case ContactClass::material:
       return t.part;
-    case Bearing::release:
+    case ContactClass::release:
       return t.interfaceLower;
-    case Bearing::bridge:
+    case ContactClass::bridge:
       return t.bridge;
-    case Bearing::air:
+    case ContactClass::air:
       break;
   }
   return t.floating;

@@ -31,6 +31,6 @@ std::vector<LineVertex> directionArrows(const PrintLayer& layer, const LayerLook
                                         const std::function<bool(const Owner&)>& ofOwner);
 
 QColor colourOf(Feature feature);
-QColor colourOf(Bearing bearing);
+QColor colourOf(ContactClass contactClass);
 
 }  // namespace trellis

@@ -1,8 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/scene/scene_buffers.hpp"
 
+#include "core/toolpath/adhesion.hpp"
+
 #include "app/theme/theme.hpp"
-#include "core/pipeline/rules.hpp"
 
 #include <cmath>
 
@@ -58,10 +59,10 @@ std::vector<LineVertex> defectLines(const Project& project, const Build& build) 
   for (std::size_t p = 0; p < std::min(build.parts.size(), project.parts.size()); ++p) {
     const Part& part = *project.parts[p];
     const Affine toPlate = transformOf(part.placement, *part.mesh);
-    for (const Trouble& trouble : build.parts[p].health->troubles) {
-      for (const auto& [a, b] : trouble.openEdges) addLine(out, toPlate * a, toPlate * b, theme().floating);
-      for (std::size_t i = 0; i < std::min(trouble.facets.size(), mostFacets); ++i) {
-        const Corners c = part.mesh->corners(trouble.facets[i]);
+    for (const MeshDefect& defect : build.parts[p].health->defects) {
+      for (const auto& [a, b] : defect.openEdges) addLine(out, toPlate * a, toPlate * b, theme().floating);
+      for (std::size_t i = 0; i < std::min(defect.facets.size(), mostFacets); ++i) {
+        const Corners c = part.mesh->corners(defect.facets[i]);
         for (std::size_t k = 0; k < 3; ++k) addLine(out, toPlate * c[k], toPlate * c[(k + 1) % 3], theme().floating);
       }
     }
@@ -133,8 +134,8 @@ std::vector<SurfaceVertex> choiceSurface(const Project& project, const Build& bu
   for (std::size_t p = 0; p < std::min(project.parts.size(), build.parts.size()); ++p) {
     const PartBuild& built = build.parts[p];
     const Affine toPlate = transformOf(project.parts[p]->placement, *project.parts[p]->mesh);
-    for (std::size_t s = 0; s < built.claims->sites.size(); ++s) {
-      const Choice choice = built.claims->sites[s].choice;
+    for (std::size_t s = 0; s < built.resolved->sites.size(); ++s) {
+      const Choice choice = built.resolved->sites[s].choice;
       if (choice == Choice::proposed) continue;
       for (const std::uint32_t facet : built.sites->list[s].facets)
         if (project.parts[p]->marks->tree(facet).empty())

@@ -4,7 +4,7 @@
 
 #include "core/assess/report.hpp"
 #include "core/assess/why.hpp"
-#include "core/base/hash.hpp"
+#include "core/base/key.hpp"
 #include "core/overhang/lean.hpp"
 
 #include <QMouseEvent>

@@ -95,11 +95,11 @@ void SceneView::drawPiece(const QMatrix4x4& toScreen) {
   const int piece = session_.pieceInHand();
   const Shown& shown = session_.shown();
   if (piece < 0 || piece_.count == 0 || static_cast<std::size_t>(piece) >= shown.build->pieces.size()) return;
-  const Freedom& freedom = shown.build->pieces[static_cast<std::size_t>(piece)].freedom;
+  const ExtractionPath& extraction = shown.build->pieces[static_cast<std::size_t>(piece)].extraction;
   constexpr double period = 3400;  // ms
   const double ways = 0.5 - 0.5 * std::cos(2 * pi * static_cast<double>(sinceTaken_.elapsed()) / period),
-               reach = freedom.free ? 18 : 1;
-  const Vec3 by = freedom.direction * (reach * ways);
+               reach = extraction.free ? 18 : 1;
+  const Vec3 by = extraction.direction * (reach * ways);
   QMatrix4x4 moved = toScreen;
   moved.translate(static_cast<float>(by.x()), static_cast<float>(by.y()), static_cast<float>(by.z()));
   surface_->setUniformValue("toScreen", moved);

@@ -268,9 +268,9 @@ void SceneView::refill() {
   if (defectsStale_) {
     std::vector<LineVertex> lines =
         shown.build && !session_.isStale() ? defectLines(*project, *shown.build) : std::vector<LineVertex>();
-    if (session_.isTrying() && session_.selectedPart() >= 0) {
+    if (session_.isPreviewing() && session_.selectedPart() >= 0) {
       const std::vector<LineVertex> fresh =
-          freshLines(*project->parts[session_.selection().back()], session_.trialFacets());
+          freshLines(*project->parts[session_.selection().back()], session_.previewFacets());
       lines.insert(lines.end(), fresh.begin(), fresh.end());
     }
     fill(defects_, lines);

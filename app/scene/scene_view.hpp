@@ -7,8 +7,8 @@
 #include "app/scene/handles.hpp"
 #include "app/scene/layer_switches.hpp"
 #include "app/scene/scene_buffers.hpp"
+#include "core/document/settle.hpp"
 #include "core/mesh/ray.hpp"
-#include "core/plate/settle.hpp"
 
 #include <QElapsedTimer>
 #include <QOpenGLBuffer>

@@ -48,7 +48,7 @@ void Strip::measure() {
   levels_.clear();
   symbols_.clear();
   widest_ = 1;
-  mostGive_ = 0;
+  mostDeflection_ = 0;
   const Shown& shown = session_.shown();
   if (session_.gcode()) {  // of a file: what lies at each height, as area of line
     const TrialPrint& trial = *session_.gcode()->trial;
@@ -82,7 +82,7 @@ void Strip::measure() {
   for (const PartBuild& part : shown.build->parts) {
     measureLeans(part);
     for (std::size_t i = 0; i < part.stability->levels.size(); ++i) {
-      levels_[i].give = std::max(levels_[i].give, part.stability->levels[i].give);
+      levels_[i].deflection = std::max(levels_[i].deflection, part.stability->levels[i].deflection);
       levels_[i].held = levels_[i].held || part.stability->levels[i].held;
     }
     for (const FloatingStart& start : part.overhangs->starts) {
@@ -99,7 +99,7 @@ void Strip::measure() {
     }
   for (const Level& level : levels_) {
     widest_ = std::max(widest_, level.part + level.support);
-    mostGive_ = std::max(mostGive_, level.give);
+    mostDeflection_ = std::max(mostDeflection_, level.deflection);
   }
 }
 
@@ -218,7 +218,7 @@ QString Strip::wordsAt(double z) const {
                       .arg(level->part, 0, 'f', 0)
                       .arg(level->support, 0, 'f', 0);
   if (level->lean > 0) words += tr("\nworst lean %1°").arg(level->lean, 0, 'f', 0);
-  if (level->give > 0.005) words += tr("\ngives way by %1 mm to 1 N").arg(level->give, 0, 'f', 2);
+  if (level->deflection > 0.005) words += tr("\ngives way by %1 mm to 1 N").arg(level->deflection, 0, 'f', 2);
   if (level->held) words += tr("\nheld by support");
   if (level->lands) words += tr("\nsupport takes hold here");
   const auto starts = std::count_if(symbols_.begin(), symbols_.end(), [&](const Symbol& s) {

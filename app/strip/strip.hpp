@@ -54,7 +54,7 @@ class Strip : public QFrame {
   struct Level {
     double bottom, top, part, support;  // mm, mm²
     double lean = 0;                    // degrees, the worst that hangs there
-    double give = 0;                    // mm, the most
+    double deflection = 0;              // mm, the most
     bool held = false, lands = false;   // support holds it there; support takes hold there
   };
   struct Symbol {
@@ -64,8 +64,8 @@ class Strip : public QFrame {
   Session& session_;
   std::vector<Level> levels_;
   std::vector<Symbol> symbols_;
-  double widest_ = 1;    // mm²
-  double mostGive_ = 0;  // mm
+  double widest_ = 1;          // mm²
+  double mostDeflection_ = 0;  // mm
   double haste_ = 60;
   bool draggingHigh_ = true, pressedSymbol_ = false;
   std::optional<double> zoneFrom_;  // where its middle is held, mm from it

@@ -113,10 +113,10 @@ void Strip::drawGiving(QPainter& painter) {
   const double room = width() - chartLeft - chartRight;
   QPolygonF line;
   for (const Level& level : levels_)
-    line << QPointF(chartLeft + level.give / std::max(mostGive_, 1e-9) * room * 0.9, pixelOf(level.top));
+    line << QPointF(chartLeft + level.deflection / std::max(mostDeflection_, 1e-9) * room * 0.9, pixelOf(level.top));
   painter.setBrush(Qt::NoBrush);
   painter.setPen(QPen(theme().ink, 1.2, Qt::DashLine));
-  if (mostGive_ >= shownGive) painter.drawPolyline(line);
+  if (mostDeflection_ >= shownGive) painter.drawPolyline(line);
   painter.setPen(Qt::NoPen);
   for (const Level& level : levels_)
     if (level.held)

@@ -1,8 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/gap_drawing.hpp"
 
+#include "core/toolpath/support_paths.hpp"
+
 #include "app/theme/theme.hpp"
-#include "core/pipeline/rules.hpp"
 
 #include <QPainter>
 

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/piece_list.hpp"
 
-#include "core/assess/opening.hpp"
+#include "core/assess/removal.hpp"
 #include "core/assess/report.hpp"
-#include "core/pipeline/removal.hpp"
+#include "core/release/drain_clearance.hpp"
 #include "core/settings/words.hpp"
 
 #include <QComboBox>
@@ -34,11 +34,11 @@ QString tipOf(const Piece& piece, const PieceFigures& figures, double money) {
                       .arg(piece.contactAbove, 0, 'f', 0)
                       .arg(figures.contactBelow, 0, 'f', 0)
                       .arg(money, 0, 'f', 2);
-  if (figures.freedom.free) return words + QObject::tr(" It comes out in a straight pull.");
+  if (figures.extraction.free) return words + QObject::tr(" It comes out in a straight pull.");
   words += QObject::tr(" No straight pull gets it out; along the best way %1 % of it is free.")
-               .arg(100 * figures.freedom.open, 0, 'f', 0);
-  return words + (figures.opening >= waterPasses ? QObject::tr(" Water reaches it.")
-                                                 : QObject::tr(" Water does not reach it."));
+               .arg(100 * figures.extraction.open, 0, 'f', 0);
+  return words + (figures.drainClearance >= waterPasses ? QObject::tr(" Water reaches it.")
+                                                        : QObject::tr(" Water does not reach it."));
 }
 
 }  // namespace

@@ -31,7 +31,7 @@ void SiteModel::refresh() {
         row.partName = QString::fromStdString(session_.project()->parts[p]->name);
       if (shown.build && p < shown.build->parts.size() && shown.build->parts[p].sites == session_.sites()[p]) {
         const Use use = priceOf(*shown.build, {CauseKind::site, p, s}).use;
-        row.choice = shown.build->parts[p].claims->sites[s].choice;
+        row.choice = shown.build->parts[p].resolved->sites[s].choice;
         row.priced = true;
         row.grams = grams(use, shown.project->settings);
         row.minutes = use.seconds / 60;

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/turning_strip.hpp"
 
-#include "app/widgets/portrait_image.hpp"
+#include "app/widgets/thumbnail_image.hpp"
 
 #include <QComboBox>
 #include <QHBoxLayout>
@@ -29,7 +29,7 @@ constexpr Order orders[] = {
     {QT_TR_NOOP("most on the plate"), [](const ShownTurning& t) { return -t.turning.contact; }},
     {QT_TR_NOOP("lowest"), [](const ShownTurning& t) { return t.turning.height; }},
     {QT_TR_NOOP("least stepping"), [](const ShownTurning& t) { return t.turning.stepped; }},
-    {QT_TR_NOOP("steadiest"), [](const ShownTurning& t) { return t.give; }},
+    {QT_TR_NOOP("steadiest"), [](const ShownTurning& t) { return t.deflection; }},
 };
 
 QString squareCentimetres(double mm2) { return QString::number(mm2 / 100, 'f', 1) + " cm²"; }
@@ -45,9 +45,10 @@ QString figuresOf(const ShownTurning& shown) {
          row(QObject::tr("on the plate"), squareCentimetres(t.contact)) +
          row(QObject::tr("height"), QString::number(t.height, 'f', 1) + " mm") +
          row(QObject::tr("stepped faces"), squareCentimetres(t.stepped)) +
-         row(QObject::tr("gives way to 1 N by"), QString::number(shown.give, 'f', 2) + " mm") +
-         row(QObject::tr("plate holds it"),
-             shown.factor > 99 ? QObject::tr("over 99 times") : QObject::tr("%1 times").arg(shown.factor, 0, 'f', 1)) +
+         row(QObject::tr("gives way to 1 N by"), QString::number(shown.deflection, 'f', 2) + " mm") +
+         row(QObject::tr("plate holds it"), shown.safetyFactor > 99
+                                                ? QObject::tr("over 99 times")
+                                                : QObject::tr("%1 times").arg(shown.safetyFactor, 0, 'f', 1)) +
          "</table>";
 }
 
@@ -93,7 +94,7 @@ TurningStrip::TurningStrip(Session& session, QWidget* parent) : QWidget(parent),
   });
   connect(&session, &Session::turningsChanged, this, &TurningStrip::refresh);
   connect(&session, &Session::projectChanged, this, [this] {
-    if (!session_.isTrying()) tried_ = -1;
+    if (!session_.isPreviewing()) tried_ = -1;
     find_->setEnabled(session_.selectedPart() >= 0);
   });
   refresh();
@@ -124,14 +125,14 @@ void TurningStrip::refresh() {
 
 void TurningStrip::take(int row) {
   if (session_.selectedPart() < 0) return;
-  if (row == tried_ && session_.isTrying()) return session_.keepTrial();
+  if (row == tried_ && session_.isPreviewing()) return session_.keepPreview();
   PlacePart place;
   place.part = session_.selection().back();
   place.turn = session_.turnings()[shown_[static_cast<std::size_t>(row)]].turning.turn;
   if (session_.project()->parts[place.part]->placement.turn == *place.turn)
     return;  // a double click keeps, and no more
   place.drop = true;
-  session_.tryOut(place);
+  session_.preview(place);
   tried_ = row;
 }
 

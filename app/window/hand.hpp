@@ -2,8 +2,8 @@
 // What the hand holds, and what it has hold of.
 #pragma once
 
+#include "core/assess/removal.hpp"
 #include "core/mesh/plane.hpp"
-#include "core/pipeline/removal.hpp"
 
 #include <compare>
 

@@ -7,7 +7,7 @@
 #include "app/strip/strip.hpp"
 #include "app/tally/tally_bar.hpp"
 #include "app/widgets/index_tab.hpp"
-#include "app/widgets/trial_bar.hpp"
+#include "app/widgets/preview_bar.hpp"
 #include "app/worksheets/build_sheet.hpp"
 #include "app/worksheets/check_sheet.hpp"
 #include "app/worksheets/mark_sheet.hpp"
@@ -93,7 +93,7 @@ void MainWindow::layOut() {
   auto* place = new PlaceSheet(*session_);
   connect(place, &PlaceSheet::addAsked, this, [this] { openByDialog(true); });
   connect(place, &PlaceSheet::replaceAsked, this, &MainWindow::replaceByDialog);
-  new TrialBar(*session_, scene_);
+  new PreviewBar(*session_, scene_);
   auto* study = new StudySheet(*session_);
   connect(scene_, &SceneView::sitePointed, study, &StudySheet::pointTo);
   connect(scene_, &SceneView::sitePicked, study, &StudySheet::pickSite);
@@ -174,7 +174,7 @@ void MainWindow::openByDialog(bool add) {
 
 void MainWindow::replaceByDialog() {
   const QString path = QFileDialog::getOpenFileName(this, tr("A revised mesh"), QString(), tr(openable));
-  if (!path.isEmpty()) session_->tryReplacing(path);
+  if (!path.isEmpty()) session_->previewReplacing(path);
 }
 
 // Formats without a unit are taken as millimetres, which gives odd sizes where the drawing was in others.

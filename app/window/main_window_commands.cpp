@@ -116,9 +116,9 @@ void MainWindow::makeCommands() {
       {tr("Edit"),
        tr("Keep what is tried out"),
        QKeySequence("Ctrl+Return"),
-       [this] { session_->keepTrial(); },
+       [this] { session_->keepPreview(); },
        {},
-       [this] { return session_->isTrying(); }},
+       [this] { return session_->isPreviewing(); }},
       {tr("Mark"), tr("Pick"), QKeySequence("0"), [this] { changeBrush([](Brush& b) { b.tool = Tool::pick; }); }},
       {tr("Mark"), tr("Ball"), QKeySequence("1"), tool(Tool::ball)},
       {tr("Mark"), tr("Sight"), QKeySequence("2"), tool(Tool::sight)},
@@ -198,7 +198,7 @@ void MainWindow::makeCommands() {
 
 // Esc lets go of the nearest thing: what is tried out, the tool in hand, then the running build.
 void MainWindow::escape() {
-  if (session_->isTrying()) return session_->leaveTrial();
+  if (session_->isPreviewing()) return session_->leavePreview();
   if (session_->isSettling()) return session_->setSettling(false);
   if (session_->brush().tool != Tool::pick) return changeBrush([](Brush& brush) { brush.tool = Tool::pick; });
   if (session_->cutaway()) return session_->setCutaway({});

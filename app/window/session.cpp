@@ -2,12 +2,12 @@
 #include "app/window/session.hpp"
 
 #include "core/assess/hold_advice.hpp"
-#include "core/assess/report.hpp"
 #include "core/base/files.hpp"
+#include "core/document/project_file.hpp"
 #include "core/mesh/stl.hpp"
-#include "core/pipeline/pipeline.hpp"
-#include "core/pipeline/rules.hpp"
-#include "core/project/project_file.hpp"
+#include "core/results/gcode_text.hpp"
+#include "core/results/pipeline.hpp"
+#include "core/settings/rules.hpp"
 
 #include <QFileInfo>
 
@@ -76,12 +76,12 @@ void Session::redo() {
   projectTouched();
 }
 
-void Session::tryOut(const Operation& operation) {
-  history_.leaveTrial();
-  trialNotes_.clear();
-  trialFacets_.clear();
+void Session::preview(const Operation& operation) {
+  history_.leavePreview();
+  previewNotes_.clear();
+  previewFacets_.clear();
   try {
-    history_.tryOut(nameOf(operation), performed(*project(), operation));
+    history_.preview(nameOf(operation), performed(*project(), operation));
   } catch (const Error& error) {
     Q_EMIT failed(error.what());
   }
@@ -92,15 +92,15 @@ void Session::offer(const ProjectPtr& from, const ProjectPtr& result, const std:
                     const std::vector<std::uint32_t>& facets) {
   here([=, this] {
     if (project() != from) return;
-    history_.tryOut(name, result);
-    trialNotes_ = notes;
-    trialFacets_ = facets;
+    history_.preview(name, result);
+    previewNotes_ = notes;
+    previewFacets_ = facets;
     projectTouched();
   });
 }
 
-void Session::tryMending(MendBy way) {
-  leaveTrial();
+void Session::previewMending(MendBy way) {
+  leavePreview();
   if (selection_.empty()) return;
   errands_->doNext([this, way, part = selection_.back(), before = project()](const Progress& progress) {
     progress.report(0.2, "mending");
@@ -112,8 +112,8 @@ void Session::tryMending(MendBy way) {
   });
 }
 
-void Session::tryReplacing(const QString& path) {
-  leaveTrial();
+void Session::previewReplacing(const QString& path) {
+  leavePreview();
   if (selection_.empty()) return;
   errands_->doNext([this, path, part = selection_.back(), before = project()](const Progress& progress) {
     const MeshPtr mesh = readOneMesh(path.toStdString(), progress);
@@ -123,14 +123,14 @@ void Session::tryReplacing(const QString& path) {
   });
 }
 
-void Session::keepTrial() {
-  history_.keepTrial();
+void Session::keepPreview() {
+  history_.keepPreview();
   projectTouched();
 }
 
-void Session::leaveTrial() {
-  if (!isTrying()) return;
-  history_.leaveTrial();
+void Session::leavePreview() {
+  if (!isPreviewing()) return;
+  history_.leavePreview();
   projectTouched();
 }
 
@@ -204,9 +204,9 @@ void Session::findTurnings() {
         placement.turn = turning.turn;
         const Affine placed = transformOf(droppedTo(placement, *part->mesh, 0), *part->mesh);
         const Stability standing = roughStability(*part->mesh, placed, stabilityRules(settings), progress);
-        shown.push_back({turning, portrait(*part->mesh, placed, pictureSize),
-                         standing.mostGiving() ? standing.mostGiving()->give : 0,
-                         standing.leastHeld() ? standing.leastHeld()->factor : 0});
+        shown.push_back({turning, thumbnail(*part->mesh, placed, pictureSize),
+                         standing.mostDeflected() ? standing.mostDeflected()->deflection : 0,
+                         standing.leastHeld() ? standing.leastHeld()->safetyFactor : 0});
       }
       here([=, this] {
         if (selection_.empty() || project()->parts[selection_.back()] != part)
@@ -254,13 +254,13 @@ void Session::open(const QString& path, bool addToThis) {
   });
 }
 
-void Session::refuseWhileTrying() const {
-  if (isTrying())
-    throw Error("Something is only being tried out: " + history_.trialName() + ". Keep it or leave it first.");
+void Session::refuseWhilePreviewing() const {
+  if (isPreviewing())
+    throw Error("Something is only being tried out: " + history_.previewName() + ". Keep it or leave it first.");
 }
 
 void Session::save(const QString& path) {
-  refuseWhileTrying();
+  refuseWhilePreviewing();
   if (readOnly_)
     throw Error(
         "This project comes from a newer Meek Trellis and saving it here would lose decisions. Install the newer "
@@ -272,16 +272,14 @@ void Session::save(const QString& path) {
 }
 
 void Session::exportGcode(const QString& path) {
-  refuseWhileTrying();
+  refuseWhilePreviewing();
   if (!shown_.build || isStale()) throw Error("The print is still being built. Try again when the bar below has gone.");
   if (shown_.build->print.layers.empty()) throw Error("There is nothing to print yet. Open a part first.");
-  const double top = shown_.build->print.layers.back()->top;
-  writeFileAtomically(path.toStdString(), writeGcode(shown_.build->print, gcodeRules(*project(), top),
-                                                     totalsOf(*shown_.build, settings()), Progress()));
+  writeFileAtomically(path.toStdString(), gcodeOf(*project(), *shown_.build, Progress()));
 }
 
 void Session::exportStl(const QString& path) {
-  refuseWhileTrying();
+  refuseWhilePreviewing();
   writeFileAtomically(path.toStdString(), writeStl(*placedTogether(*project())));
 }
 

@@ -6,10 +6,10 @@
 #include "app/window/hand.hpp"
 #include "app/window/worker.hpp"
 #include "core/assess/build.hpp"
+#include "core/assess/thumbnail.hpp"
+#include "core/assess/turnings.hpp"
+#include "core/document/history.hpp"
 #include "core/mesh/symmetry.hpp"
-#include "core/plate/portrait.hpp"
-#include "core/plate/turnings.hpp"
-#include "core/project/history.hpp"
 #include "core/support/support_solid.hpp"
 #include "core/trial/trial_print.hpp"
 
@@ -35,8 +35,8 @@ struct Shown {
 // A turning of the selected part, with its picture and how it would stand.
 struct ShownTurning {
   Turning turning;
-  Portrait picture;
-  double give = 0, factor = 0;  // the worst of any height, as of StandingLevel
+  Thumbnail picture;
+  double deflection = 0, safetyFactor = 0;  // the worst of any height, as of StandingLevel
 };
 
 // G-code that was opened to look at, of any program.
@@ -67,16 +67,16 @@ class Session : public QObject {
   QString redoName() const { return QString::fromStdString(history_.redoName()); }
 
   // Shows what an operation would give, until it is kept or left. In the background where it takes long.
-  void tryOut(const Operation& operation);
-  void tryMending(MendBy way);             // the selected part, in the background
-  void tryReplacing(const QString& path);  // its mesh by another file's, in the background
-  bool isTrying() const { return history_.isTrying(); }
-  QString trialName() const { return QString::fromStdString(history_.trialName()); }
+  void preview(const Operation& operation);
+  void previewMending(MendBy way);             // the selected part, in the background
+  void previewReplacing(const QString& path);  // its mesh by another file's, in the background
+  bool isPreviewing() const { return history_.isPreviewing(); }
+  QString previewName() const { return QString::fromStdString(history_.previewName()); }
   // What was done to get there, in words, and the facets of the selected part that are new.
-  const QStringList& trialNotes() const { return trialNotes_; }
-  const std::vector<std::uint32_t>& trialFacets() const { return trialFacets_; }
-  void keepTrial();
-  void leaveTrial();
+  const QStringList& previewNotes() const { return previewNotes_; }
+  const std::vector<std::uint32_t>& previewFacets() const { return previewFacets_; }
+  void keepPreview();
+  void leavePreview();
 
   // Files. These throw Error. Opening reads in the background and reports by opened() or failed().
   void newProject();
@@ -178,7 +178,7 @@ class Session : public QObject {
   void oddlySized(double largest);  // mm: the part just opened is hardly meant to be this large or small
 
  private:
-  void refuseWhileTrying() const;
+  void refuseWhilePreviewing() const;
   void take(ProjectPtr project, const QString& path, bool saved);
   void projectTouched();
   void findTwin();
@@ -193,8 +193,8 @@ class Session : public QObject {
   bool readOnly_ = false;
   std::vector<std::size_t> selection_;
   std::vector<ShownTurning> turnings_;
-  QStringList trialNotes_;
-  std::vector<std::uint32_t> trialFacets_;
+  QStringList previewNotes_;
+  std::vector<std::uint32_t> previewFacets_;
   bool settling_ = false, editsPart_ = false;
   std::vector<std::shared_ptr<const Sites>> sites_;
   std::vector<SiteId> lit_;

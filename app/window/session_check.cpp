@@ -2,10 +2,9 @@
 // What the session does to prove a print: trial prints, opened G-code, places to look at.
 #include "app/window/session.hpp"
 
-#include "core/assess/report.hpp"
 #include "core/base/files.hpp"
-#include "core/gcode/writer.hpp"
-#include "core/pipeline/rules.hpp"
+#include "core/results/gcode_text.hpp"
+#include "core/settings/rules.hpp"
 
 #include <QFileInfo>
 
@@ -31,9 +30,7 @@ void Session::runTrialPrint() {
   triedBuild_ = shown_.build;
   errands_->doNext([this, shown = shown_](const Progress& progress) {
     progress.report(0, "writing G-code");
-    const std::string text =
-        writeGcode(shown.build->print, gcodeRules(*shown.project, shown.build->print.layers.back()->top),
-                   totalsOf(*shown.build, shown.project->settings), progress);
+    const std::string text = gcodeOf(*shown.project, *shown.build, progress);
     progress.report(0.1, "reading it again");
     auto trial = std::make_shared<const TrialPrint>(
         trellis::trialPrint(readGcode(text, progress), trialRules(shown.project->settings), progress));

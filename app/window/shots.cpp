@@ -141,12 +141,12 @@ bool check(MainWindow& window, const std::function<void(const QString&)>& shot) 
   const Build& built = *session.shown().build;
   double most = 0;
   for (std::size_t i = 0; i < built.pieces.size(); ++i)
-    if (const Freedom& freedom = built.pieces[i].freedom;
-        freedom.free && freedom.direction.z() > -0.8 &&
+    if (const ExtractionPath& extraction = built.pieces[i].extraction;
+        extraction.free && extraction.direction.z() > -0.8 &&
         built.tally.pieces[i].volume > most) {  // not down into the plate
       most = built.tally.pieces[i].volume;
       session.takePiece(static_cast<int>(i));
-      const Vec3& way = built.pieces[i].freedom.direction;  // across the view
+      const Vec3& way = built.pieces[i].extraction.direction;  // across the view
       window.scene().camera().turnTo(toDegrees(std::atan2(way.y(), way.x())) + 90, 14);
     }
   QEventLoop wait;
@@ -207,7 +207,7 @@ int takeShots(MainWindow& window, const QString& folder) {
   Q_EMIT list->itemClicked(list->item(2));
   if (!waitForBuild(session)) return 1;
   shot("turnings");
-  session.leaveTrial();
+  session.leavePreview();
   if (!waitForBuild(session)) return 1;
   window.showSheet(1);
   window.scene().turnBy(-25, -50);

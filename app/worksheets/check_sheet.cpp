@@ -24,7 +24,7 @@ QString lengthsOf(const TrialPrint& trial) {
   double all = 0;
   for (const double length : trial.partLength) all += length;
   for (std::size_t i = 0; i < trial.partLength.size(); ++i) {
-    const bool bad = static_cast<Bearing>(i) == Bearing::air && trial.partLength[i] >= 0.5;
+    const bool bad = static_cast<ContactClass>(i) == ContactClass::air && trial.partLength[i] >= 0.5;
     rows +=
         QString("<tr><td>%1%2&nbsp;&nbsp;</td><td align='right'>%3 m&nbsp;&nbsp;</td><td align='right'>%4 %</td></tr>")
             .arg(bad ? QString("<span style='color:%1'>◆</span> ").arg(theme().floating.name()) : QString(),
@@ -39,15 +39,15 @@ QString standingWords(const Build& build, const Project& project) {
   QString words;
   for (std::size_t p = 0; p < build.parts.size(); ++p) {
     const Stability& stability = *build.parts[p].stability;
-    const StandingLevel *most = stability.mostGiving(), *least = stability.leastHeld();
+    const StandingLevel *most = stability.mostDeflected(), *least = stability.leastHeld();
     if (!most) continue;
     words += (words.isEmpty() ? "" : "\n") +
              QObject::tr("%1 gives way by %2 mm at most, at %3 mm height; the plate holds it %4.")
                  .arg(QString::fromStdString(project.parts[p]->name))
-                 .arg(most->give, 0, 'f', 2)
+                 .arg(most->deflection, 0, 'f', 2)
                  .arg(most->z, 0, 'f', 0)
-                 .arg(least->factor > 99 ? QObject::tr("over 99 times")
-                                         : QObject::tr("%1 times").arg(least->factor, 0, 'f', 1));
+                 .arg(least->safetyFactor > 99 ? QObject::tr("over 99 times")
+                                               : QObject::tr("%1 times").arg(least->safetyFactor, 0, 'f', 1));
     const auto held = [](const StandingLevel& level) { return level.held; };
     const auto first = std::find_if(stability.levels.begin(), stability.levels.end(), held);
     if (first != stability.levels.end())
@@ -100,7 +100,7 @@ void CheckSheet::addTrial() {
   connect(first_, &QPushButton::clicked, this, [this] {
     const TrialPrint& trial = session_.gcode() ? *session_.gcode()->trial : *session_.trialPrint();
     const auto air = std::find_if(trial.stretches.begin(), trial.stretches.end(), [&](const Stretch& s) {
-      return s.bearing == Bearing::air && isPart(trial.said[s.said]);
+      return s.contactClass == ContactClass::air && isPart(trial.said[s.said]);
     });
     if (air != trial.stretches.end())
       session_.goTo(((air->from + air->to) / 2).cast<double>() - Vec3(0, 0, static_cast<double>(air->height)));
@@ -142,7 +142,7 @@ void CheckSheet::refreshTrial() {
                     : nothing ? tr("There is nothing to print yet.")
                               : tr("Being tried …"));
   lengths_->setVisible(trial != nullptr);
-  first_->setVisible(trial && trial->partLength[static_cast<std::size_t>(Bearing::air)] >= 0.5);
+  first_->setVisible(trial && trial->partLength[static_cast<std::size_t>(ContactClass::air)] >= 0.5);
   if (trial) lengths_->setText(lengthsOf(*trial));
 }
 

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/worksheets/place_sheet.hpp"
 
-#include "app/widgets/portrait_image.hpp"
+#include "app/widgets/thumbnail_image.hpp"
 #include "app/widgets/turning_strip.hpp"
-#include "core/base/hash.hpp"
+#include "core/base/key.hpp"
 
 #include <QCheckBox>
 #include <QDoubleSpinBox>
@@ -19,7 +19,7 @@ namespace trellis {
 
 namespace {
 
-constexpr int thumbnail = 36;  // pixels
+constexpr int thumbnailSize = 36;  // pixels
 
 std::uint64_t pictureKey(const Part& part) {
   Placement placement = part.placement;
@@ -64,7 +64,7 @@ void PlaceSheet::addPartsList() {
   list_ = new QListWidget;
   list_->setObjectName("parts");
   list_->setFixedHeight(132);
-  list_->setIconSize({thumbnail, thumbnail});
+  list_->setIconSize({thumbnailSize, thumbnailSize});
   list_->setTextElideMode(Qt::ElideMiddle);
   list_->setSelectionMode(QAbstractItemView::ExtendedSelection);
   column_->addWidget(list_);
@@ -111,7 +111,7 @@ void PlaceSheet::addMesh() {
   addSection(tr("Mesh"));
   soundness_ = addQuiet("");
   auto* line = new QHBoxLayout;
-  const auto mendBy = [this](MendBy way) { return [this, way] { session_.tryMending(way); }; };
+  const auto mendBy = [this](MendBy way) { return [this, way] { session_.previewMending(way); }; };
   addButton(line, "mend", tr("Mend"),
             tr("Joins seams, turns facets, fills holes, drops specks and doubles. Every sound vertex stays. Shown "
                "first; kept when you say so."),
@@ -248,7 +248,7 @@ QString PlaceSheet::healthWords(std::size_t part) const {
   const MeshHealth& health = *shown.build->parts[part].health;
   if (health.sound()) return tr("The mesh is closed and sound.");
   QStringList words;
-  for (const Trouble& trouble : health.troubles) words << QString::fromStdString(inWords(trouble));
+  for (const MeshDefect& defect : health.defects) words << QString::fromStdString(inWords(defect));
   return words.join(", ") + ".";
 }
 
@@ -264,8 +264,8 @@ void PlaceSheet::refreshList() {
     const std::uint64_t key = pictureKey(*parts[p]);
     if (pictured_[p] == key && !item->icon().isNull()) continue;
     pictured_[p] = key;
-    const Portrait picture =
-        portrait(*parts[p]->mesh, transformOf(parts[p]->placement, *parts[p]->mesh), 2 * thumbnail);
+    const Thumbnail picture =
+        thumbnail(*parts[p]->mesh, transformOf(parts[p]->placement, *parts[p]->mesh), 2 * thumbnailSize);
     item->setIcon(QIcon(QPixmap::fromImage(imageOf(picture, 90))));
   }
   refreshing_ = false;

@@ -106,7 +106,7 @@ void StudySheet::addLocal() {
     const Shown& shown = session_.shown();
     const SiteId id = selected.isEmpty() ? SiteId{} : proxy_->rowAt(selected.front()).id;
     const bool known = !selected.isEmpty() && shown.build && id.part < shown.build->parts.size() &&
-                       id.site < shown.build->parts[id.part].claims->sites.size();
+                       id.site < shown.build->parts[id.part].resolved->sites.size();
     if (!known) return editor->show(nullptr, session_.settings());
     const PartBuild& built = shown.build->parts[id.part];
     const StructureAdvice advice = adviseFor(built.sites->list[id.site], *built.placed);
@@ -114,9 +114,9 @@ void StudySheet::addLocal() {
         (advice.structure == Structure::tree ? tr("Tree suits site %1: %2.") : tr("Normal suits site %1: %2."))
             .arg(id.site + 1)
             .arg(QString::fromStdString(advice.reason)));
-    const std::size_t decision = built.claims->sites[id.site].decision;
+    const std::size_t decision = built.resolved->sites[id.site].decision;
     const Overrides none;
-    editor->show(decision == SiteClaim::none ? &none : &shown.project->parts[id.part]->sites[decision].settings,
+    editor->show(decision == ResolvedSite::none ? &none : &shown.project->parts[id.part]->sites[decision].settings,
                  settingsOf(*shown.project, id.part));
   };
   connect(list_->selectionModel(), &QItemSelectionModel::selectionChanged, this, refreshLocal);

@@ -3,12 +3,12 @@
 #pragma once
 
 #include "core/assess/finding.hpp"
-#include "core/assess/pieces.hpp"
 #include "core/assess/stability.hpp"
 #include "core/gcode/print.hpp"
 #include "core/mesh/health.hpp"
 #include "core/mesh/inspect.hpp"
 #include "core/overhang/sites.hpp"
+#include "core/release/piece_figures.hpp"
 #include "core/settings/settings.hpp"
 #include "core/slice/slices.hpp"
 #include "core/support/demand.hpp"
@@ -27,7 +27,7 @@ struct PartBuild {
   std::shared_ptr<const std::vector<SliceGap>> gaps;
   std::shared_ptr<const Overhangs> overhangs;
   std::shared_ptr<const Sites> sites;
-  std::shared_ptr<const Claims> claims;
+  std::shared_ptr<const ResolvedDecisions> resolved;
   std::shared_ptr<const MarkShadows> shadows, clean;      // of marks, and of faces to be kept free
   std::shared_ptr<const std::vector<Polygons>> keptFree;  // demand that only a clean face keeps from being carried
   std::shared_ptr<const std::vector<DemandSite>> demand;

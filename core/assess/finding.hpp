@@ -2,7 +2,7 @@
 // Something the program noticed: what, where, why it matters, what to do.
 #pragma once
 
-#include "core/project/operations.hpp"
+#include "core/document/operations.hpp"
 
 #include <string>
 #include <vector>

@@ -3,8 +3,8 @@
 #pragma once
 
 #include "core/assess/build.hpp"
-#include "core/project/project.hpp"
-#include "core/support/rules.hpp"
+#include "core/document/project.hpp"
+#include "core/settings/rules.hpp"
 
 namespace trellis {
 

@@ -55,21 +55,21 @@ void decisions(Finder& f, std::size_t p) {
   cleanFaces(f, p);
   const Affine toPlate = transformOf(part.placement, *part.mesh);
   for (std::size_t z = 0; z < part.zones.size(); ++z)
-    if (part.zones[z].as == ZoneAs::enforce && sum(built.claims->zones[z].demand) < worthSaying)
+    if (part.zones[z].as == ZoneAs::enforce && sum(built.resolved->zones[z].demand) < worthSaying)
       f.add("zone-idle", Severity::note,
             fmt::format("Zone {} of {} encloses no underside that leans more than {:g}°, so it asks for nothing. Move "
                         "it, make it larger, or lower its lean.",
                         z + 1, f.name(p), part.zones[z].lean),
             toPlate * part.zones[z].toMesh.translation(), p, {RemoveZone{p, z}});
   for (std::size_t k = 0; k < part.props.size(); ++k)
-    if (const PropClaim& claim = built.claims->props[k]; sum(claim.demand) == 0 && !hasLines(claim.walls))
+    if (const ResolvedProp& one = built.resolved->props[k]; sum(one.demand) == 0 && !hasLines(one.walls))
       f.add(
           "prop-idle", Severity::note,
           fmt::format(
               "Prop {} of {} stands under nothing and beside nothing. Drag it to an underside or a wall, or remove it.",
               k + 1, f.name(p)),
           toPlate * part.props[k].at, p, {RemoveProp{p, k}});
-  for (const std::size_t k : built.claims->placeless)
+  for (const std::size_t k : built.resolved->placeless)
     f.add("site-gone", Severity::note,
           fmt::format("{} has a choice for a site that no longer hangs there, so it does nothing. Drop the choice, or "
                       "lower the free lean.",
@@ -82,12 +82,12 @@ void crowdedBranches(Finder& f, std::size_t p) {
   const PartBuild& part = f.build.parts[p];
   for (std::size_t s = 0; s < part.sites->list.size(); ++s) {
     const Site& site = part.sites->list[s];
-    const SiteClaim& claim = part.claims->sites[s];
-    if (site.bridge || !f.rules(p).on || f.build.rules[claim.rules].support.structure != Structure::tree) continue;
+    const ResolvedSite& one = part.resolved->sites[s];
+    if (site.bridge || !f.rules(p).on || f.build.rules[one.rules].support.structure != Structure::tree) continue;
     const StructureAdvice advice = adviseFor(site, *part.placed);
     if (advice.structure != Structure::normal) continue;
     Overrides settings =
-        claim.decision == SiteClaim::none ? Overrides() : f.project.parts[p]->sites[claim.decision].settings;
+        one.decision == ResolvedSite::none ? Overrides() : f.project.parts[p]->sites[one.decision].settings;
     settings.insert_or_assign("support.structure", SettingValue(std::string("normal")));
     f.add("crowded-branches", Severity::note,
           fmt::format("Site {} of {} is {}. Normal support suits it better.", s + 1, f.name(p), advice.reason), site.at,

@@ -72,17 +72,17 @@ SettingValue finest(const Finder& f) { return std::max(0.1, 0.75 * f.project.set
 
 void soundness(Finder& f, std::size_t p) {
   const PartBuild& part = f.build.parts[p];
-  std::string troubles;
-  for (const Trouble& trouble : part.health->troubles)
-    if (trouble.kind != Defect::crossing)
-      troubles += (troubles.empty() ? "" : ", ") + inWords(trouble);  // slicing unites what crosses
-  if (!troubles.empty()) {
+  std::string defects;
+  for (const MeshDefect& defect : part.health->defects)
+    if (defect.kind != DefectKind::crossing)
+      defects += (defects.empty() ? "" : ", ") + inWords(defect);  // slicing unites what crosses
+  if (!defects.empty()) {
     const Affine toPlate = transformOf(f.project.parts[p]->placement, *f.project.parts[p]->mesh);
     f.add("broken-mesh", Severity::warning,
           fmt::format(
               "{} has a broken mesh: {}. It is cut as well as it can be; mend it in Place, or look at its layers.",
-              f.name(p), troubles),
-          toPlate * part.health->troubles.front().at, p, {MendPart{p}});
+              f.name(p), defects),
+          toPlate * part.health->defects.front().at, p, {MendPart{p}});
   }
   for (const LostMarks& lost : f.project.parts[p]->lostMarks)
     f.add("marks-lost", Severity::warning,
@@ -196,17 +196,17 @@ void curling(Finder& f, std::size_t p) {
 void standing(Finder& f, std::size_t p) {
   const PartBuild& part = f.build.parts[p];
   const StabilityRules rules = stabilityRules(f.project.settings);
-  const StandingLevel *shaky = part.stability->mostGiving(), *loose = part.stability->leastHeld();
+  const StandingLevel *shaky = part.stability->mostDeflected(), *loose = part.stability->leastHeld();
   if (standsWell(*part.stability, rules)) return;
   std::string words;
   Vec3 at = shaky->at;
-  if (shaky->give > rules.giveAllowed)
-    words = fmt::format("gives way by {:.1f} mm under a push of {:g} N at {:.0f} mm height", shaky->give, rules.push,
-                        shaky->z);
-  if (loose->factor < rules.factorAllowed) {
+  if (shaky->deflection > rules.deflectionAllowed)
+    words = fmt::format("gives way by {:.1f} mm under a push of {:g} N at {:.0f} mm height", shaky->deflection,
+                        rules.push, shaky->z);
+  if (loose->safetyFactor < rules.safetyFactorAllowed) {
     words += fmt::format("{}{} at {:.0f} mm height: what it stands on holds {:.1f} times what the nozzle may pull",
-                         words.empty() ? "" : ", and ", "could come off the plate", loose->z, loose->factor);
-    if (shaky->give <= rules.giveAllowed) at = loose->at;
+                         words.empty() ? "" : ", and ", "could come off the plate", loose->z, loose->safetyFactor);
+    if (shaky->deflection <= rules.deflectionAllowed) at = loose->at;
   }
   std::vector<Remedy> remedies;
   if (const HoldAdvice& advice = *part.holdAdvice; !advice.marks.empty()) {
@@ -218,7 +218,7 @@ void standing(Finder& f, std::size_t p) {
     if (!f.rules(p).on) steps.push_back(f.setting(p, "support.on", true).steps.front());
     remedies.push_back({fmt::format("hold it at {} mm", heights), steps});
   }
-  if (loose->factor < rules.factorAllowed && f.project.settings.number("brim.width") < 5)
+  if (loose->safetyFactor < rules.safetyFactorAllowed && f.project.settings.number("brim.width") < 5)
     remedies.push_back(
         {"brim of 8 mm", {ChangeSetting{"brim.width", 8.0}, ChangeSetting{"brim.side", std::string("outside")}}});
   f.add("unstable", Severity::warning, fmt::format("{} {}. Hold it from the side, or turn it.", f.name(p), words), at,

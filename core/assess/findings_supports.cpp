@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Findings about supports: what they leave bare, where they cannot stand, and how they come off.
 #include "core/assess/finder.hpp"
-#include "core/assess/opening.hpp"
+#include "core/release/drain_clearance.hpp"
 
 #include <fmt/format.h>
 
@@ -278,7 +278,7 @@ void trappedPieces(Finder& f, std::size_t p) {
     if (f.build.demand[ofPiece.front()]->part != p || f.build.pieces[i].grade != Grade::trapped) continue;
     ++held;
     sites.insert(sites.end(), ofPiece.begin(), ofPiece.end());
-    widest = std::max(widest, f.build.pieces[i].opening);
+    widest = std::max(widest, f.build.pieces[i].drainClearance);
   }
   if (held == 0) return;
   constexpr double inTheOpen = 15;  // mm: no room in the part, but something wrapped around it

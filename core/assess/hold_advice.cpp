@@ -87,17 +87,6 @@ Stability withBands(const PartBuild& part, std::vector<Polygons> holds, const st
 
 }  // namespace
 
-StabilityRules stabilityRules(const Settings& settings) {
-  StabilityRules rules;
-  rules.stiffness = settings.number("filament.stiffness");
-  rules.adhesion = settings.number("filament.adhesion");
-  rules.lineWidth = settings.number("line.width");
-  if (settings.text("brim.side") != "inside") rules.spread = settings.number("brim.width");
-  if (settings.whole("support.bed.layers") > 0)
-    rules.spread = std::max(rules.spread, settings.number("support.bed.reach"));
-  return rules;
-}
-
 std::vector<Polygons> holdsOf(const Build& build, std::size_t part) {
   std::vector<Polygons> holds;
   std::set<std::size_t> pieces;
@@ -122,12 +111,12 @@ std::vector<Polygons> holdsOf(const Build& build, std::size_t part) {
 HoldAdvice adviseHolds(const Project& project, const Build& build, std::size_t part) {
   const PartBuild& built = build.parts[part];
   HoldAdvice advice;
-  const StandingLevel* worst = built.stability->mostGiving();
+  const StandingLevel* worst = built.stability->mostDeflected();
   if (!worst) return advice;
   const StabilityRules rules = stabilityRules(project.settings);
   const std::vector<Polygons> holds = holdsOf(build, part);
-  const double before = worst->give;
-  advice.give = before;
+  const double before = worst->deflection;
+  advice.deflection = before;
   const std::vector<Side> sides = sidesOf(built);
   for (int count = 1; count <= mostHolds; ++count) {
     Bands best;
@@ -143,9 +132,9 @@ HoldAdvice adviseHolds(const Project& project, const Build& build, std::size_t p
     }
     if (best.heights.empty()) continue;
     const Stability after = withBands(built, holds, sheltered->walls, best, rules);
-    const double give = after.mostGiving()->give;
-    if (give >= advice.give) continue;
-    advice.give = give;
+    const double deflection = after.mostDeflected()->deflection;
+    if (deflection >= advice.deflection) continue;
+    advice.deflection = deflection;
     advice.marks.clear();
     for (const auto& [from, to] : best.heights) {
       const auto level = std::find_if(built.plan.spans.begin(), built.plan.spans.end(),
@@ -157,11 +146,11 @@ HoldAdvice adviseHolds(const Project& project, const Build& build, std::size_t p
           Plane{Vec3(middle.x(), middle.y(), 0), Vec3(sheltered->direction.x(), sheltered->direction.y(), 0)}};
       advice.marks.push_back(std::move(mark));
     }
-    if (give <= before / 4 && (give <= rules.giveAllowed || count >= 3) &&
-        after.leastHeld()->factor >= rules.factorAllowed)
+    if (deflection <= before / 4 && (deflection <= rules.deflectionAllowed || count >= 3) &&
+        after.leastHeld()->safetyFactor >= rules.safetyFactorAllowed)
       break;
   }
-  if (advice.give > before / 2) advice.marks.clear();
+  if (advice.deflection > before / 2) advice.marks.clear();
   return advice;
 }
 

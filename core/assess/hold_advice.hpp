@@ -7,14 +7,12 @@
 
 namespace trellis {
 
-StabilityRules stabilityRules(const Settings& settings);
-
 // What stands beside a part's walls no farther than the hold gap, by layers of its plan: where it cannot give way.
 std::vector<Polygons> holdsOf(const Build& build, std::size_t part);
 
 struct HoldAdvice {
   std::vector<LayMark> marks;  // Bands that enforce, on one side; none where nothing helps
-  double give = 0;             // mm, the most with them
+  double deflection = 0;       // mm, the most with them
 };
 
 // Low, and then about every third of the height or closer, until the body gives way by no more than is allowed or a

@@ -32,8 +32,10 @@ Json remediesOf(const Finding& finding) {
 }
 
 Json levelJson(const StandingLevel& level) {
-  return {
-      {"z", tidy(level.z)}, {"give_mm", tidy(level.give)}, {"factor", tidy(level.factor)}, {"at", toJson(level.at)}};
+  return {{"z", tidy(level.z)},
+          {"give_mm", tidy(level.deflection)},
+          {"factor", tidy(level.safetyFactor)},
+          {"at", toJson(level.at)}};
 }
 
 // Of each part: where it gives way most, where the plate holds it least, and the layers where support holds it.
@@ -42,7 +44,7 @@ Json stabilityJson(const Build& build) {
   for (const PartBuild& part : build.parts) {
     if (part.stability->levels.empty()) continue;
     Json json{{"part", parts.size()},
-              {"most_giving", levelJson(*part.stability->mostGiving())},
+              {"most_giving", levelJson(*part.stability->mostDeflected())},
               {"least_held", levelJson(*part.stability->leastHeld())},
               {"held_at", Json::array()}};
     for (const StandingLevel& level : part.stability->levels)
@@ -80,7 +82,7 @@ Json sitesOf(const Build& build, const Settings& settings) {
            {"bridge", site.bridge},
            {"open_below", tidy(site.openBelow)},
            {"floating_starts", site.starts.size()},
-           {"decision", choices[static_cast<std::size_t>(part.claims->sites[s].choice)]},
+           {"decision", choices[static_cast<std::size_t>(part.resolved->sites[s].choice)]},
            {"advice",
             {{"structure", advice.structure == Structure::tree ? "tree" : "normal"}, {"reason", advice.reason}}},
            {"price", {{"g", tidy(grams(use, settings))}, {"time_s", tidy(use.seconds)}}}});
@@ -156,7 +158,7 @@ Json reportOf(const Build& build, const Settings& settings) {
                                 {"contact_below_mm2", tidy(figures.contactBelow)},
                                 {"bond_mm2", tidy(figures.bond)},
                                 {"grade", nameOf(figures.grade)},
-                                {"way_out", toJson(figures.freedom.direction)},
+                                {"way_out", toJson(figures.extraction.direction)},
                                 {"body_filament", figures.bodyTool == 0 ? "first" : "second"},
                                 {"z_low", tidy(piece.lowest)},
                                 {"z_high", tidy(piece.highest)},

@@ -3,7 +3,7 @@
 #pragma once
 
 #include "core/assess/build.hpp"
-#include "core/project/project.hpp"
+#include "core/document/project.hpp"
 
 #include <nlohmann/json.hpp>
 

@@ -22,7 +22,7 @@ struct FootOf {
 
 // A body up to some height: how far its top moves and turns for a push and a moment there.
 struct Cantilever {
-  Mat2 give = Mat2::Zero();
+  Mat2 deflection = Mat2::Zero();
   std::vector<FootOf> feet;
 
   // h mm higher, with a bending stiffness E·I: the end of a beam of length h gives h³/3EI and turns h²/2EI under a
@@ -31,16 +31,16 @@ struct Cantilever {
     Mat2 through, own;
     through << 1, h, 0, 1;
     own << h * h * h / 3, h * h / 2, h * h / 2, h;
-    give = through * give * through.transpose() + own / stiffness;
+    deflection = through * deflection * through.transpose() + own / stiffness;
     for (FootOf& foot : feet) foot.moment = Row2(foot.moment[0] + foot.moment[1] * h, foot.moment[1]);
   }
 
   // Cannot move sideways here: a push is answered as far as it would move.
   void hold() {
-    if (give(0, 0) <= 0) return;
-    const Row2 answer = give.row(0) / give(0, 0);
+    if (deflection(0, 0) <= 0) return;
+    const Row2 answer = deflection.row(0) / deflection(0, 0);
     for (FootOf& foot : feet) foot.moment -= foot.moment[0] * answer;
-    give -= give.col(0) * answer;
+    deflection -= deflection.col(0) * answer;
   }
 };
 
@@ -49,11 +49,11 @@ Cantilever merged(const std::vector<const Cantilever*>& bodies) {
   if (bodies.size() == 1) return *bodies.front();
   const Mat2 slack = Mat2::Identity() * 1e-12;
   Mat2 stiffness = Mat2::Zero();
-  for (const Cantilever* body : bodies) stiffness += (body->give + slack).inverse();
+  for (const Cantilever* body : bodies) stiffness += (body->deflection + slack).inverse();
   Cantilever all;
-  all.give = stiffness.inverse();
+  all.deflection = stiffness.inverse();
   for (const Cantilever* body : bodies) {
-    const Mat2 share = (body->give + slack).inverse() * all.give;
+    const Mat2 share = (body->deflection + slack).inverse() * all.deflection;
     for (FootOf foot : body->feet) {
       foot.moment = foot.moment * share;
       all.feet.push_back(foot);
@@ -123,21 +123,23 @@ SectionFigures figuresOf(const Polygons& section) {
   return figures;
 }
 
-const StandingLevel* Stability::mostGiving() const {
-  const auto worst = std::max_element(levels.begin(), levels.end(),
-                                      [](const StandingLevel& a, const StandingLevel& b) { return a.give < b.give; });
+const StandingLevel* Stability::mostDeflected() const {
+  const auto worst = std::max_element(levels.begin(), levels.end(), [](const StandingLevel& a, const StandingLevel& b) {
+    return a.deflection < b.deflection;
+  });
   return worst == levels.end() ? nullptr : &*worst;
 }
 
 const StandingLevel* Stability::leastHeld() const {
-  const auto worst = std::min_element(
-      levels.begin(), levels.end(), [](const StandingLevel& a, const StandingLevel& b) { return a.factor < b.factor; });
+  const auto worst = std::min_element(levels.begin(), levels.end(), [](const StandingLevel& a, const StandingLevel& b) {
+    return a.safetyFactor < b.safetyFactor;
+  });
   return worst == levels.end() ? nullptr : &*worst;
 }
 
 bool standsWell(const Stability& stability, const StabilityRules& rules) {
-  return stability.levels.empty() ||
-         (stability.mostGiving()->give <= rules.giveAllowed && stability.leastHeld()->factor >= rules.factorAllowed);
+  return stability.levels.empty() || (stability.mostDeflected()->deflection <= rules.deflectionAllowed &&
+                                      stability.leastHeld()->safetyFactor >= rules.safetyFactorAllowed);
 }
 
 Stability stabilityOf(const LayerPlan& plan, const std::vector<Polygons>& sections, const std::vector<Polygons>& holds,
@@ -166,15 +168,15 @@ Stability stabilityOf(const LayerPlan& plan, const std::vector<Polygons>& sectio
         body.beam.hold();
         level.held = true;
       }
-      const double give = rules.push * body.beam.give(0, 0);
-      double factor = 1e9;
+      const double deflection = rules.push * body.beam.deflection(0, 0);
+      double safetyFactor = 1e9;
       for (const FootOf& foot : body.beam.feet) {
         const double moment = std::abs(foot.moment[0]) * rules.push;
-        if (moment > 0) factor = std::min(factor, foot.holds / moment);
+        if (moment > 0) safetyFactor = std::min(safetyFactor, foot.holds / moment);
       }
-      const double badness = std::max(give / rules.giveAllowed, rules.factorAllowed / factor);
-      level.give = std::max(level.give, give);
-      level.factor = std::min(level.factor, factor);
+      const double badness = std::max(deflection / rules.deflectionAllowed, rules.safetyFactorAllowed / safetyFactor);
+      level.deflection = std::max(level.deflection, deflection);
+      level.safetyFactor = std::min(level.safetyFactor, safetyFactor);
       if (badness <= worst) continue;
       worst = badness;
       level.at = Vec3(body.figures.centre.x(), body.figures.centre.y(), plan.spans[l].top);

@@ -3,9 +3,10 @@
 #pragma once
 
 #include "core/base/progress.hpp"
+#include "core/geometry/polygons.hpp"
 #include "core/mesh/triangle_mesh.hpp"
+#include "core/settings/rules.hpp"
 #include "core/slice/layer_plan.hpp"
-#include "core/slice/polygons.hpp"
 
 #include <vector>
 
@@ -20,28 +21,19 @@ struct SectionFigures {
 };
 SectionFigures figuresOf(const Polygons& section);
 
-struct StabilityRules {
-  double stiffness = 2000;   // N/mm², Young's modulus of the filament across layers
-  double adhesion = 0.5;     // N/mm² that the plate holds in tension
-  double push = 1;           // N sideways at the nozzle
-  double lineWidth = 0.45;   // mm: what is thinner than half of it is not printed, and nothing is printed thinner
-  double spread = 0;         // mm a brim or bed reaches past the part
-  double giveAllowed = 0.2;  // mm
-  double factorAllowed = 2;
-};
-
 // When a layer is the newest: the worst of all bodies it belongs to.
 struct StandingLevel {
-  double z = 0;         // mm, its top
-  double give = 0;      // mm the nozzle pushes it aside
-  double factor = 1e9;  // what the plate's contact can hold over the overturning moment; 1e9 where nothing pulls at it
-  bool held = false;    // support holds it here
+  double z = 0;           // mm, its top
+  double deflection = 0;  // mm the nozzle pushes it aside
+  double safetyFactor =
+      1e9;            // what the plate's contact can hold over the overturning moment; 1e9 where nothing pulls at it
+  bool held = false;  // support holds it here
   Vec3 at = Vec3::Zero();  // on that body
 };
 
 struct Stability {
-  std::vector<StandingLevel> levels;        // by layer
-  const StandingLevel* mostGiving() const;  // null without levels
+  std::vector<StandingLevel> levels;           // by layer
+  const StandingLevel* mostDeflected() const;  // null without levels
   const StandingLevel* leastHeld() const;
 };
 

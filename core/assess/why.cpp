@@ -43,7 +43,7 @@ struct Asker {
       if ((part().props[k].at - place).norm() * scale <= part().props[k].width / 2)
         return fmt::format("carried by prop {}", k + 1);
     const std::uint32_t site = built().sites->ofFacet.empty() ? Sites::none : built().sites->ofFacet[facet];
-    const Choice choice = site == Sites::none ? Choice::proposed : built().claims->sites[site].choice;
+    const Choice choice = site == Sites::none ? Choice::proposed : built().resolved->sites[site].choice;
     if (choice == Choice::enforce) return fmt::format("site {}, enforced by your choice", site + 1);
     if (choice == Choice::block) return fmt::format("site {}, blocked by your choice", site + 1);
     if (const std::string clear = zone(ZoneAs::keepClear); !clear.empty()) return "kept clear by " + clear;

@@ -2,26 +2,13 @@
 // How long a layer takes and how much filament, by feature and by piece.
 #pragma once
 
+#include "core/settings/rules.hpp"
 #include "core/toolpath/order.hpp"
 
 #include <map>
 #include <vector>
 
 namespace trellis {
-
-struct MotionRules {
-  std::array<double, featureCount> speed{};  // mm/s
-  std::array<double, featureCount> fan{};    // 0–1
-  double secondSpeed = 25;                   // mm/s, the most with the second filament
-  double firstSpeed = 25;                    // mm/s, the most on the first layer
-  double travelSpeed = 150;                  // mm/s
-  double acceleration = 1500;                // mm/s²
-  double cornerDeviation = 0.02;             // mm
-  double retractLength = 0.8;                // mm of filament
-  double retractSpeed = 35;                  // mm/s
-  double retractOver = 1.5;                  // mm of travel
-  double toolChangeSeconds = 12;
-};
 
 struct Use {
   double seconds = 0;

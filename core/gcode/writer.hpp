@@ -11,15 +11,6 @@
 
 namespace trellis {
 
-struct GcodeRules {
-  MotionRules motion;
-  double filamentDiameter = 1.75;             // mm
-  std::string start, end, toolChange;         // with {named} values
-  std::array<std::string, 2> temperatures;    // °C, of each filament's nozzle: {nozzle_temperature} in the tool change
-  std::map<std::string, std::string> values;  // what the names stand for
-  std::vector<std::string> partNames;
-};
-
 // Heights count from the plate: a print that begins below 0 stands on a bed and is lifted by it. Absolute millimetres,
 // relative extrusion (M83). X and Y to a micrometre, Z to a tenth of one; E is computed from the rounded coordinates,
 // so every line holds exactly its bead. Comments as documented in docs/formats/gcode.md. The text depends on nothing

@@ -56,9 +56,9 @@ MarkShadows castShadows(const TriangleMesh& mesh, const Affine& toPlate, const M
   MarkShadows result;
   result.enforced.resize(planes.size());
   result.blocked.resize(planes.size());
-  result.barred.resize(planes.size());
+  result.noLanding.resize(planes.size());
   result.walls.resize(planes.size());
-  std::vector<Shadow> enforced, blocked, barred;
+  std::vector<Shadow> enforced, blocked, noLanding;
   const bool mirrored = toPlate.linear().determinant() < 0;
   marks.forEachTree([&](std::uint32_t facet, std::string_view tree) {
     progress.check();
@@ -68,7 +68,7 @@ MarkShadows castShadows(const TriangleMesh& mesh, const Affine& toPlate, const M
     const double lean = leanOf(outward);
     forEachLeaf(mesh.corners(facet), tree, [&](const Corners& leaf, Mark mark) {
       const Corners placed{toPlate * leaf[0], toPlate * leaf[1], toPlate * leaf[2]};
-      if (mark == Mark::block) return dropLeaf(placed, planes, lean > 0 ? blocked : barred);
+      if (mark == Mark::block) return dropLeaf(placed, planes, lean > 0 ? blocked : noLanding);
       if (lean >= wallLean) return dropLeaf(placed, planes, enforced);
       const double leafArea = (placed[1] - placed[0]).cross(placed[2] - placed[0]).norm() / 2;
       const bool wall = lean > -wallLean;
@@ -81,7 +81,7 @@ MarkShadows castShadows(const TriangleMesh& mesh, const Affine& toPlate, const M
   });
   unitePlanes(enforced, result.enforced, progress);
   unitePlanes(blocked, result.blocked, progress);
-  unitePlanes(barred, result.barred, progress);
+  unitePlanes(noLanding, result.noLanding, progress);
   return result;
 }
 

@@ -3,8 +3,8 @@
 #pragma once
 
 #include "core/base/progress.hpp"
+#include "core/geometry/polygons.hpp"
 #include "core/marks/marks.hpp"
-#include "core/slice/polygons.hpp"
 
 #include <vector>
 
@@ -13,9 +13,9 @@ namespace trellis {
 // Per section plane i: the plan shadow of the marked surface between plane i−1 and plane i, with the
 // lower plane included, as slicing counts a vertex on a plane to be above it.
 struct MarkShadows {
-  std::vector<Polygons> enforced;  // down-facing surface marked enforce
-  std::vector<Polygons> blocked;   // down-facing surface marked block
-  std::vector<Polygons> barred;    // up-facing surface marked block: nothing may stand there
+  std::vector<Polygons> enforced;   // down-facing surface marked enforce
+  std::vector<Polygons> blocked;    // down-facing surface marked block
+  std::vector<Polygons> noLanding;  // up-facing surface marked block: nothing may stand there
   // Enforced wall where plane i cuts it, as open lines with the part on their left.
   std::vector<Polygons> walls;
   double enforcedWall = 0;       // mm² that lean less than 5° either way

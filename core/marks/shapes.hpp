@@ -2,10 +2,10 @@
 // Regions of space that a stroke marks, in plate coordinates.
 #pragma once
 
+#include "core/geometry/polygons.hpp"
 #include "core/marks/marks.hpp"
 #include "core/mesh/plane.hpp"
 #include "core/mesh/ray.hpp"
-#include "core/slice/polygons.hpp"
 
 #include <memory>
 

@@ -17,8 +17,8 @@ namespace {
 constexpr double speckSize = 0.5;        // mm across
 constexpr double sheetThickness = 0.02;  // mm
 
-Trouble holesOf(const TriangleMesh& mesh, const Topology& topology) {
-  Trouble trouble{Defect::holes, 0, {}, {}, Vec3::Zero()};
+MeshDefect holesOf(const TriangleMesh& mesh, const Topology& topology) {
+  MeshDefect defect{DefectKind::holes, 0, {}, {}, Vec3::Zero()};
   DisjointSets chains(mesh.vertices.size());
   std::vector<std::uint32_t> ends;
   for (std::uint32_t f = 0; f < mesh.facets.size(); ++f)
@@ -26,21 +26,21 @@ Trouble holesOf(const TriangleMesh& mesh, const Topology& topology) {
       const std::uint32_t edge = topology.facetEdges[f][k];
       if (topology.forward[edge] + topology.backward[edge] != 1) continue;
       const std::uint32_t a = mesh.facets[f][k], b = mesh.facets[f][(k + 1) % 3];
-      trouble.openEdges.push_back({mesh.vertex(a), mesh.vertex(b)});
+      defect.openEdges.push_back({mesh.vertex(a), mesh.vertex(b)});
       chains.join(a, b);
       ends.push_back(a);
     }
   std::set<std::size_t> holes;
   for (const std::uint32_t end : ends) holes.insert(chains.find(end));
-  trouble.count = holes.size();
-  if (trouble.count > 0) trouble.at = trouble.openEdges.front()[0];
-  return trouble;
+  defect.count = holes.size();
+  if (defect.count > 0) defect.at = defect.openEdges.front()[0];
+  return defect;
 }
 
-Trouble facetsOf(Defect kind, const TriangleMesh& mesh, std::vector<std::uint32_t> facets, std::size_t count) {
-  Trouble trouble{kind, count, std::move(facets), {}, Vec3::Zero()};
-  if (!trouble.facets.empty()) trouble.at = mesh.vertex(mesh.facets[trouble.facets.front()][0]);
-  return trouble;
+MeshDefect facetsOf(DefectKind kind, const TriangleMesh& mesh, std::vector<std::uint32_t> facets, std::size_t count) {
+  MeshDefect defect{kind, count, std::move(facets), {}, Vec3::Zero()};
+  if (!defect.facets.empty()) defect.at = mesh.vertex(mesh.facets[defect.facets.front()][0]);
+  return defect;
 }
 
 bool isSheet(const Shell& shell) {
@@ -48,8 +48,8 @@ bool isSheet(const Shell& shell) {
                                          : shell.box.sizes().minCoeff() < sheetThickness);
 }
 
-Trouble shellsOf(Defect kind, const TriangleMesh& mesh, const std::vector<Shell>& shells,
-                 bool (*is)(const Shell&, const Box3&)) {
+MeshDefect shellsOf(DefectKind kind, const TriangleMesh& mesh, const std::vector<Shell>& shells,
+                    bool (*is)(const Shell&, const Box3&)) {
   std::vector<std::uint32_t> facets;
   std::size_t count = 0;
   for (const Shell& shell : shells) {
@@ -77,33 +77,33 @@ MeshHealth examine(const TriangleMesh& mesh, const Progress& progress) {
   std::vector<std::uint32_t> crossing = findCrossings(mesh, progress);
   const std::size_t flippedCount = flipped.size(), duplicateCount = duplicates.size(), crossingCount = crossing.size();
   MeshHealth health;
-  for (Trouble& trouble : std::vector<Trouble>{
-           holesOf(mesh, topology), facetsOf(Defect::flipped, mesh, std::move(flipped), flippedCount),
-           facetsOf(Defect::duplicates, mesh, std::move(duplicates), duplicateCount),
-           facetsOf(Defect::crossing, mesh, std::move(crossing), crossingCount),
-           shellsOf(Defect::specks, mesh, shells,
+  for (MeshDefect& defect : std::vector<MeshDefect>{
+           holesOf(mesh, topology), facetsOf(DefectKind::flipped, mesh, std::move(flipped), flippedCount),
+           facetsOf(DefectKind::duplicates, mesh, std::move(duplicates), duplicateCount),
+           facetsOf(DefectKind::crossing, mesh, std::move(crossing), crossingCount),
+           shellsOf(DefectKind::specks, mesh, shells,
                     [](const Shell&s, const Box3&whole) { return isSpeck(s.box, whole); }),
-           shellsOf(Defect::sheets, mesh, shells,
+           shellsOf(DefectKind::sheets, mesh, shells,
                     [](const Shell&s, const Box3&whole) { return isSheet(s) && !isSpeck(s.box, whole); })})
-    if (trouble.count > 0) health.troubles.push_back(std::move(trouble));
+    if (defect.count > 0) health.defects.push_back(std::move(defect));
   return health;
 }
 
-std::string inWords(const Trouble& trouble) {
-  const bool one = trouble.count == 1;
-  const std::size_t n = trouble.count;
-  switch (trouble.kind) {
-    case Defect::holes:
-      return fmt::format("{} hole{} ({} open edges)", n, one ? "" : "s", trouble.openEdges.size());
-    case Defect::flipped:
+std::string inWords(const MeshDefect& defect) {
+  const bool one = defect.count == 1;
+  const std::size_t n = defect.count;
+  switch (defect.kind) {
+    case DefectKind::holes:
+      return fmt::format("{} hole{} ({} open edges)", n, one ? "" : "s", defect.openEdges.size());
+    case DefectKind::flipped:
       return fmt::format("{} facet{} turned inside out", n, one ? "" : "s");
-    case Defect::duplicates:
+    case DefectKind::duplicates:
       return fmt::format("{} facet{} twice in one place", n, one ? "" : "s");
-    case Defect::crossing:
+    case DefectKind::crossing:
       return fmt::format("{} facets that cross one another", n);
-    case Defect::specks:
+    case DefectKind::specks:
       return fmt::format("{} stray speck{} under {} mm", n, one ? "" : "s", speckSize);
-    case Defect::sheets:
+    case DefectKind::sheets:
       break;
   }
   return fmt::format("{} sheet{} without thickness", n, one ? "" : "s");

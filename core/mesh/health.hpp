@@ -9,10 +9,10 @@
 
 namespace trellis {
 
-enum class Defect { holes, flipped, duplicates, crossing, specks, sheets };
+enum class DefectKind { holes, flipped, duplicates, crossing, specks, sheets };
 
-struct Trouble {
-  Defect kind = Defect::holes;
+struct MeshDefect {
+  DefectKind kind = DefectKind::holes;
   std::size_t count = 0;                       // of holes, facets, specks or sheets
   std::vector<std::uint32_t> facets;           // to show; none for holes
   std::vector<std::array<Vec3, 2>> openEdges;  // of holes, mesh coordinates
@@ -20,8 +20,8 @@ struct Trouble {
 };
 
 struct MeshHealth {
-  std::vector<Trouble> troubles;  // by Defect, at most one of each
-  bool sound() const { return troubles.empty(); }
+  std::vector<MeshDefect> defects;  // by DefectKind, at most one of each
+  bool sound() const { return defects.empty(); }
 };
 
 // A speck is a shell smaller than 0.5 mm beside a larger one. A sheet is a shell of less than 0.02 mm
@@ -29,7 +29,7 @@ struct MeshHealth {
 MeshHealth examine(const TriangleMesh& mesh, const Progress& progress);
 
 // "2 holes (36 open edges)", "4 facets turned inside out".
-std::string inWords(const Trouble& trouble);
+std::string inWords(const MeshDefect& defect);
 
 bool isSpeck(const Box3& shell, const Box3& mesh);
 

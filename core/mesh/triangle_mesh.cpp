@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/mesh/triangle_mesh.hpp"
 
-#include "core/base/hash.hpp"
+#include "core/base/key.hpp"
 
 #include <bit>
 

@@ -2,8 +2,8 @@
 // How far a hanging region spans, and whether it bridges.
 #pragma once
 
+#include "core/geometry/polygons.hpp"
 #include "core/slice/layer_plan.hpp"
-#include "core/slice/polygons.hpp"
 
 #include <vector>
 

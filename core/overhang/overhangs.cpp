@@ -30,17 +30,18 @@ Overhangs findOverhangs(const LayerPlan& plan, const std::vector<Polygons>& sect
                         const Progress& progress) {
   const double slope = std::tan(toRadians(freeLean));
   Overhangs result;
-  result.steps.resize(plan.count());
+  result.layerDifference.resize(plan.count());
   result.demand.resize(plan.count());
   result.floating.resize(plan.count());
   parallelFor(plan.count(), progress, [&](std::size_t i) {
     if (i == 0 || sections[i].empty()) return;
     const double reach = (plan.spans[i].middle() - plan.spans[i - 1].middle()) * slope;
-    result.steps[i] = withoutSpecks(subtract(sections[i], sections[i - 1]), speck);
-    if (result.steps[i].empty()) return;
+    result.layerDifference[i] = withoutSpecks(subtract(sections[i], sections[i - 1]), speck);
+    if (result.layerDifference[i].empty()) return;
     result.floating[i] = floatingPieces(sections[i], sections[i - 1]);
     const Polygons hangs = withoutSpecks(subtract(sections[i], grow(sections[i - 1], reach)), speck);
-    if (!hangs.empty()) result.demand[i] = withoutSpecks(intersect(result.steps[i], grow(hangs, reach)), speck);
+    if (!hangs.empty())
+      result.demand[i] = withoutSpecks(intersect(result.layerDifference[i], grow(hangs, reach)), speck);
     if (!result.floating[i].empty()) result.demand[i] = unite(result.demand[i], result.floating[i]);
   });
   for (std::size_t i = 0; i < plan.count(); ++i)

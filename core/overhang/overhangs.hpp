@@ -3,8 +3,8 @@
 #pragma once
 
 #include "core/base/progress.hpp"
+#include "core/geometry/polygons.hpp"
 #include "core/slice/layer_plan.hpp"
-#include "core/slice/polygons.hpp"
 
 #include <vector>
 
@@ -20,7 +20,7 @@ struct FloatingStart {
 // Per layer of the plan; empty polygons where nothing hangs. With S_i the section of layer i, d the
 // distance between the planes of i−1 and i, and φ the free lean:
 struct Overhangs {
-  std::vector<Polygons> steps;   // S_i \ S_{i−1}, all that sticks out over the layer below
+  std::vector<Polygons> layerDifference;  // S_i \ S_{i−1}, all that sticks out over the layer below
   std::vector<Polygons> demand;  // (S_i \ S_{i−1}) ∩ grow(S_i \ grow(S_{i−1}, d·tan φ), d·tan φ), and floating
   std::vector<Polygons> floating;  // connected pieces of S_i that touch nothing of S_{i−1}
   std::vector<FloatingStart> starts;

@@ -2,14 +2,11 @@
 // How a print's height is divided into the part's layers.
 #pragma once
 
+#include "core/settings/rules.hpp"
+
 #include <vector>
 
 namespace trellis {
-
-struct LayerRules {
-  double height = 0.2;  // mm
-  double first = 0.2;   // mm, of the layer on the plate
-};
 
 struct LayerSpan {
   double bottom = 0;  // mm above the plate

@@ -2,7 +2,7 @@
 // Closes the segments of one section into outlines, however broken the mesh.
 #pragma once
 
-#include "core/slice/polygons.hpp"
+#include "core/geometry/polygons.hpp"
 
 #include <vector>
 

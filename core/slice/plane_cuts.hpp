@@ -2,7 +2,7 @@
 // Surface cut at the section planes.
 #pragma once
 
-#include "core/slice/polygons.hpp"
+#include "core/geometry/polygons.hpp"
 
 #include <functional>
 #include <vector>

@@ -3,8 +3,8 @@
 #pragma once
 
 #include "core/base/progress.hpp"
+#include "core/geometry/polygons.hpp"
 #include "core/mesh/triangle_mesh.hpp"
-#include "core/slice/polygons.hpp"
 
 #include <vector>
 

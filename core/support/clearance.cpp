@@ -25,7 +25,7 @@ const Polygons& Clearance::besideOf(std::size_t l) {
   const bool within = l >= site_.lowest && l <= site_.highest();
   if (within && site_.isHold()) return besideHold(l);
   const bool asked = within && !site_.beyondLean.empty() && !site_.beyondLean[l - site_.lowest].empty();
-  if (!asked && rules_.gapBeside == obstacles_.gapsBeside[site_.part]) return obstacles_.besides[l];
+  if (!asked && rules_.gapBeside == obstacles_.gapsBeside[site_.part]) return obstacles_.keepOut[l];
   Polygons& cached = besides_[l];
   if (cached.empty()) {
     const Polygons walls =

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/support/column.hpp"
 
+#include "core/support/column_descent.hpp"
 #include "core/support/hold.hpp"
-#include "core/support/let_down.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -18,10 +18,10 @@ class ColumnBuilder {
   ColumnBuilder(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules)
       : site_(site), obstacles_(obstacles), rules_(rules), clearance_(site, obstacles, rules) {}
 
-  Column build(const std::vector<Polygons>& barred, const Tree* tree, const Progress& progress) {
+  Column build(const std::vector<Polygons>& noLanding, const Tree* tree, const Progress& progress) {
     isTree_ = tree != nullptr;
-    Descent descent = tree ? letBranchesDown(site_, *tree, obstacles_, barred, rules_, clearance_, progress)
-                           : letDown(site_, obstacles_, barred, rules_, clearance_, heights(), progress);
+    Descent descent = tree ? descendBranches(site_, *tree, obstacles_, noLanding, rules_, clearance_, progress)
+                           : descendColumn(site_, obstacles_, noLanding, rules_, clearance_, heights(), progress);
     steps_ = std::move(descent.steps);
     column_ = {site_.rules,
                {},
@@ -56,7 +56,7 @@ class ColumnBuilder {
     const auto count = static_cast<std::size_t>(site_.isHold() ? 0 : rules_.interfaceLayers);
     const auto graded = static_cast<std::size_t>(site_.isHold() || isTree_ ? 0 : rules_.gradedLayers);
     for (std::size_t q = 0; q < steps_.size(); ++q) {
-      const Step& step = steps_[q];
+      const DescentStep& step = steps_[q];
       const auto standsUnder = [&](std::size_t layers) {
         if (step.rim == step.reach && step.landings.empty()) return step.reach;
         const Polygons above = layers == 0 ? step.whole() : q >= layers ? steps_[q - layers].reach : Polygons{};
@@ -66,7 +66,7 @@ class ColumnBuilder {
                graded > 0};
       emit(step.bottom, step.top, step.reach, footShare(q));
       uses_.lower = rules_.lowerLayers > 0 ? step.whole() : Polygons{};
-      for (const Step::Landing& landing : step.landings) emit(landing.bottom, step.top, landing.reach, 0);
+      for (const DescentStep::Landing& landing : step.landings) emit(landing.bottom, step.top, landing.reach, 0);
     }
   }
 
@@ -75,7 +75,7 @@ class ColumnBuilder {
     Polygons all;
     const auto layers = static_cast<std::size_t>(rules_.lowerLayers);
     for (std::size_t p = q + 1; p < steps_.size() && p < q + layers; ++p)
-      for (const Step::Landing& landing : steps_[p].landings)
+      for (const DescentStep::Landing& landing : steps_[p].landings)
         all.insert(all.end(), landing.reach.begin(), landing.reach.end());
     return all.empty() ? all : unite(all);
   }
@@ -162,7 +162,7 @@ class ColumnBuilder {
   const Obstacles& obstacles_;
   const SupportRules& rules_;
   Clearance clearance_;
-  std::vector<Step> steps_;
+  std::vector<DescentStep> steps_;
   Column column_;
   bool isTree_ = false;
   Uses uses_, dividedUses_;
@@ -208,9 +208,9 @@ std::vector<double> planHoldHeights(const LayerPlan& plan, std::size_t highest, 
   return withoutThinSlabs(wanted, rules.thinnest);
 }
 
-Column buildColumn(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& barred,
+Column buildColumn(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& noLanding,
                    const SupportRules& rules, const Tree* tree, const Progress& progress) {
-  return ColumnBuilder(site, obstacles, rules).build(barred, tree, progress);
+  return ColumnBuilder(site, obstacles, rules).build(noLanding, tree, progress);
 }
 
 }  // namespace trellis

@@ -48,8 +48,8 @@ std::vector<double> planHeights(const LayerPlan& plan, std::size_t lowest, std::
 std::vector<double> planHoldHeights(const LayerPlan& plan, std::size_t highest, const SupportRules& rules);
 
 // Lets the site's demand down to its footing, along its branches if there is a tree, and divides what stands there by
-// its uses. barred is up-facing surface where nothing may stand, all parts together, by the layer above it.
-Column buildColumn(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& barred,
+// its uses. noLanding is up-facing surface where nothing may stand, all parts together, by the layer above it.
+Column buildColumn(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& noLanding,
                    const SupportRules& rules, const Tree* tree, const Progress& progress);
 
 }  // namespace trellis

@@ -44,7 +44,7 @@ Polygons added(Polygons wanted, const Polygons& region) {
 
 Polygons zoned(const Asked& asked, std::size_t layer, Polygons wanted) {
   for (const ZoneAs as : {ZoneAs::enforce, ZoneAs::block, ZoneAs::keepClear})  // the later wins
-    for (const ZoneClaim& zone : asked.claims.zones)
+    for (const ResolvedZone& zone : asked.resolved.zones)
       if (zone.as == as)
         wanted = as == ZoneAs::enforce ? added(std::move(wanted), zone.demand[layer])
                                        : takenAway(std::move(wanted), zone.within[layer]);
@@ -56,15 +56,15 @@ Polygons wantedOf(const Asked& asked, std::size_t i) {
   Polygons wanted = zoned(asked, i, proposal(asked, i));
   const auto chosen = [&](Choice choice) {
     return regionsOf(asked, i, [&](std::size_t s) {
-      return s < asked.claims.sites.size() && asked.claims.sites[s].choice == choice;
+      return s < asked.resolved.sites.size() && asked.resolved.sites[s].choice == choice;
     });
   };
   wanted = takenAway(std::move(wanted), chosen(Choice::block));
   wanted = added(std::move(wanted), chosen(Choice::enforce));
-  for (const PropClaim& prop : asked.claims.props) wanted = added(std::move(wanted), prop.demand[i]);
+  for (const ResolvedProp& prop : asked.resolved.props) wanted = added(std::move(wanted), prop.demand[i]);
   wanted = takenAway(std::move(wanted), asked.marks.blocked[i]);
   if (!asked.marks.enforced[i].empty())
-    wanted = unite(wanted, intersect(asked.overhangs.steps[i], asked.marks.enforced[i]));
+    wanted = unite(wanted, intersect(asked.overhangs.layerDifference[i], asked.marks.enforced[i]));
   return wanted;
 }
 
@@ -85,11 +85,11 @@ class Divider {
 
   std::vector<DemandSite> all() {
     rest_ = findDemand(asked_, progress_);
-    for (std::size_t k = 0; k < asked_.claims.props.size(); ++k)
-      buildApart({CauseKind::prop, asked_.part, k}, asked_.claims.props[k]);
+    for (std::size_t k = 0; k < asked_.resolved.props.size(); ++k)
+      buildApart({CauseKind::prop, asked_.part, k}, asked_.resolved.props[k]);
     std::map<std::size_t, std::vector<std::size_t>> ownSites;  // by their settings
-    for (std::size_t s = 0; s < asked_.claims.sites.size(); ++s)
-      if (asked_.claims.sites[s].rules != asked_.part) ownSites[asked_.claims.sites[s].rules].push_back(s);
+    for (std::size_t s = 0; s < asked_.resolved.sites.size(); ++s)
+      if (asked_.resolved.sites[s].rules != asked_.part) ownSites[asked_.resolved.sites[s].rules].push_back(s);
     for (const auto& [rules, sites] : ownSites)
       for (const std::size_t s : sites) {
         std::vector<Polygons> region(rest_.size());
@@ -97,8 +97,8 @@ class Divider {
           region[i] = regionsOf(asked_, i, [&](std::size_t other) { return other == s; });
         takeOut({CauseKind::site, asked_.part, s}, region, rules, {});
       }
-    for (std::size_t z = 0; z < asked_.claims.zones.size(); ++z)
-      if (const ZoneClaim& zone = asked_.claims.zones[z]; zone.rules != asked_.part && zone.as == ZoneAs::enforce)
+    for (std::size_t z = 0; z < asked_.resolved.zones.size(); ++z)
+      if (const ResolvedZone& zone = asked_.resolved.zones[z]; zone.rules != asked_.part && zone.as == ZoneAs::enforce)
         takeOut({CauseKind::zone, asked_.part, z}, zone.demand, zone.rules, {});
     divideRest();
     addHolds();
@@ -106,7 +106,7 @@ class Divider {
   }
 
  private:
-  void buildApart(const Cause& cause, const PropClaim& prop) {
+  void buildApart(const Cause& cause, const ResolvedProp& prop) {
     if (prop.walls.empty())
       takeOut(cause, prop.demand, prop.rules, prop.disc);
     else
@@ -114,7 +114,8 @@ class Divider {
   }
 
   // Demand in a region becomes sites of one cause with settings of their own.
-  void takeOut(const Cause& cause, const std::vector<Polygons>& region, std::size_t rules, const Polygons& stout) {
+  void takeOut(const Cause& cause, const std::vector<Polygons>& region, std::size_t rules,
+               const Polygons& minimumFootprint) {
     std::vector<Polygons> taken(rest_.size());
     parallelFor(rest_.size(), progress_, [&](std::size_t i) {
       if (region[i].empty() || rest_[i].empty()) return;
@@ -125,7 +126,7 @@ class Divider {
       double sum = 0;
       for (const Polygons& layer : site.layers) sum += area(layer);
       site.rules = rules;
-      site.stout = stout;
+      site.minimumFootprint = minimumFootprint;
       site.contacts = {{cause, sum}};
       result_.push_back(std::move(site));
     }
@@ -157,8 +158,8 @@ class Divider {
           add({CauseKind::site, asked_.part, stretch.site}, stretch.region);
       if (left < smallest + 1e-3 * whole) continue;
       Polygons beyond = subtract(layer, regionsOf(asked_, i, [](std::size_t) { return true; }));
-      for (std::size_t z = 0; z < asked_.claims.zones.size(); ++z) {
-        const Polygons& zone = asked_.claims.zones[z].demand[i];
+      for (std::size_t z = 0; z < asked_.resolved.zones.size(); ++z) {
+        const Polygons& zone = asked_.resolved.zones[z].demand[i];
         if (zone.empty() || beyond.empty()) continue;
         sums[{CauseKind::zone, asked_.part, z}] += area(intersect(beyond, zone));
         beyond = subtract(beyond, zone);
@@ -197,7 +198,7 @@ class Divider {
 }  // namespace
 
 std::vector<Polygons> findDemand(const Asked& asked, const Progress& progress) {
-  std::vector<Polygons> demand(asked.overhangs.steps.size());
+  std::vector<Polygons> demand(asked.overhangs.layerDifference.size());
   parallelFor(demand.size(), progress, [&](std::size_t i) {
     demand[i] = withoutSpecks(takenAway(wantedOf(asked, i), asked.clean.blocked[i]), smallest);
   });
@@ -205,7 +206,7 @@ std::vector<Polygons> findDemand(const Asked& asked, const Progress& progress) {
 }
 
 std::vector<Polygons> keptFree(const Asked& asked, const Progress& progress) {
-  std::vector<Polygons> kept(asked.overhangs.steps.size());
+  std::vector<Polygons> kept(asked.overhangs.layerDifference.size());
   parallelFor(kept.size(), progress, [&](std::size_t i) {
     if (!asked.clean.blocked[i].empty())
       kept[i] = withoutSpecks(intersect(wantedOf(asked, i), asked.clean.blocked[i]), smallest);

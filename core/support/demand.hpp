@@ -4,8 +4,8 @@
 
 #include "core/marks/shadows.hpp"
 #include "core/overhang/sites.hpp"
-#include "core/support/claims.hpp"
-#include "core/support/rules.hpp"
+#include "core/settings/rules.hpp"
+#include "core/support/resolved_decisions.hpp"
 
 namespace trellis {
 
@@ -30,7 +30,7 @@ struct DemandSite {
   std::vector<Polygons> layers;      // one per layer from lowest on, none empty
   std::vector<Polygons> beyondLean;  // of each layer, what only a decision asks for; empty if that is nothing
   std::size_t rules = 0;             // whose settings it is built by, into Build::rules
-  Polygons stout;                    // what its column fills besides, where nothing is in the way: a prop's width
+  Polygons minimumFootprint;         // what its column fills besides, where nothing is in the way: a prop's width
   std::vector<Polygons> walls;       // of a hold: the wall of each layer, as in MarkShadows
   std::vector<Contact> contacts;     // by cause, ascending
   std::size_t highest() const { return lowest + layers.size() - 1; }
@@ -45,7 +45,7 @@ struct Asked {
   const Sites& sites;
   const MarkShadows& marks;
   const MarkShadows& clean;  // faces to be kept free
-  const Claims& claims;
+  const ResolvedDecisions& resolved;
   Source source = Source::overhangs;
 };
 
@@ -62,7 +62,7 @@ std::vector<DemandSite> connectDemand(std::size_t part, const std::vector<Polygo
                                       const Progress& progress);
 
 // A part's whole demand as regions with their causes. What a prop, or a site or zone with settings of its own,
-// speaks for is built apart. part's own settings have the index of the part; those of claims follow theirs.
+// speaks for is built apart. part's own settings have the index of the part; those of resolved follow theirs.
 std::vector<DemandSite> demandOf(const Asked& asked, const SupportRules& rules, const Progress& progress);
 
 }  // namespace trellis

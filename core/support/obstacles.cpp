@@ -39,27 +39,27 @@ Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>&
       plan, parts, [](const PartObstacles& part) -> const Layers& { return part.sections; }, progress);
   const Layers hanging = together(
       plan, parts, [](const PartObstacles& part) -> const Layers& { return part.hanging; }, progress);
-  result.ledges.resize(plan.count());
-  result.standing.resize(plan.count());
+  result.exposedTop.resize(plan.count());
+  result.landable.resize(plan.count());
   result.walls.resize(plan.count());
   for (const PartObstacles& part : parts) result.gapsBeside.push_back(part.gapBeside);
-  result.besides.resize(plan.count());
+  result.keepOut.resize(plan.count());
   const double slope = std::tan(toRadians(90 - standingSlope));
   parallelFor(plan.count(), progress, [&](std::size_t i) {
     const Polygons& section = result.sections[i];
-    result.ledges[i] =
+    result.exposedTop[i] =
         i + 1 < plan.count() ? withoutSpecks(subtract(section, result.sections[i + 1]), smallest) : section;
   });
   parallelFor(plan.count(), progress, [&](std::size_t i) {
     const bool isTop = i + 1 == plan.count();
     const double step = isTop ? 0 : plan.spans[i + 1].middle() - plan.spans[i].middle();
-    result.standing[i] = isTop
-                             ? result.ledges[i]
-                             : standingRoom(result.ledges[i], result.sections[i], result.sections[i + 1], step * slope);
+    result.landable[i] =
+        isTop ? result.exposedTop[i]
+              : standingRoom(result.exposedTop[i], result.sections[i], result.sections[i + 1], step * slope);
   });
   parallelFor(plan.count(), progress, [&](std::size_t i) {
     Polygons exempt = hanging[i];
-    if (i > 0) exempt.insert(exempt.end(), result.standing[i - 1].begin(), result.standing[i - 1].end());
+    if (i > 0) exempt.insert(exempt.end(), result.landable[i - 1].begin(), result.landable[i - 1].end());
     const Polygons freed = exempt.empty() ? Polygons{} : grow(unite(exempt), 0.01);
     Polygons beside;
     for (const PartObstacles& part : parts) {
@@ -70,7 +70,7 @@ Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>&
       result.walls[i].insert(result.walls[i].end(), walls.begin(), walls.end());
       beside.insert(beside.end(), kept.begin(), kept.end());
     }
-    result.besides[i] = parts.size() > 1 ? unite(beside) : std::move(beside);
+    result.keepOut[i] = parts.size() > 1 ? unite(beside) : std::move(beside);
   });
   return result;
 }

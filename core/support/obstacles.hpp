@@ -3,21 +3,21 @@
 #pragma once
 
 #include "core/base/progress.hpp"
+#include "core/geometry/polygons.hpp"
+#include "core/settings/rules.hpp"
 #include "core/slice/layer_plan.hpp"
-#include "core/slice/polygons.hpp"
-#include "core/support/rules.hpp"
 
 namespace trellis {
 
 struct Obstacles {
   LayerPlan plan;
-  std::vector<Polygons> sections;   // of all parts
-  std::vector<Polygons> ledges;     // of each section, what the next one leaves uncovered: up-facing surface
-  std::vector<Polygons> standing;   // of each ledge, what lies near surface flat enough to be stood on
-  std::vector<Polygons> walls;      // outlines that count for the gap beside, as open lines
-  std::vector<Polygons> besides;    // sections, and everything within the gap beside of walls
-  std::vector<double> gapsBeside;   // mm, kept in besides from each part
-  std::vector<Polygons> forbidden;  // zones to be kept clear; empty when there are none
+  std::vector<Polygons> sections;    // of all parts
+  std::vector<Polygons> exposedTop;  // of each section, what the next one leaves uncovered: up-facing surface
+  std::vector<Polygons> landable;    // of each ledge, what lies near surface flat enough to be stood on
+  std::vector<Polygons> walls;       // outlines that count for the gap beside, as open lines
+  std::vector<Polygons> keepOut;     // sections, and everything within the gap beside of walls
+  std::vector<double> gapsBeside;    // mm, kept in keepOut from each part
+  std::vector<Polygons> forbidden;   // zones to be kept clear; empty when there are none
 };
 
 // What one part puts into the way, one entry per layer of its own plan.

@@ -28,7 +28,7 @@ double steadyRadius(double height) { return height * leastSteadiness / 2; }
 
 }  // namespace
 
-bool mayBeSlender(const std::vector<Step>& steps) {
+bool mayBeSlender(const std::vector<DescentStep>& steps) {
   if (steps.empty()) return false;
   const double floor = steps.back().bottom;
   for (std::size_t q = steps.size(); q-- > 0;) {
@@ -40,14 +40,15 @@ bool mayBeSlender(const std::vector<Step>& steps) {
   return false;
 }
 
-SlenderColumns::SlenderColumns(const std::vector<Step>& steps, const SupportRules& rules, const Progress& progress)
+SlenderColumns::SlenderColumns(const std::vector<DescentStep>& steps, const SupportRules& rules,
+                               const Progress& progress)
     : interface_((rules.interfaceLayers + 0.5) * (steps.empty() ? 0 : steps.front().top - steps.front().bottom)) {
-  for (const Step& step : steps) {
+  for (const DescentStep& step : steps) {
     tops_.push_back(step.top);
     std::vector<Column>& columns = steps_.emplace_back();
     for (Polygons& area : components(step.whole())) columns.push_back({std::move(area), step.bottom, step.top});
     for (Column& column : columns)
-      for (const Step::Landing& landing : step.landings)
+      for (const DescentStep::Landing& landing : step.landings)
         if (landing.bottom < step.bottom && meet(column.area, landing.reach, 0)) column.low = landing.bottom;
   }
   const auto follow = [&](std::size_t from, std::size_t to, const auto& take) {

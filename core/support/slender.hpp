@@ -2,17 +2,17 @@
 // Columns that are too thin for their height, and how they widen on their way down.
 #pragma once
 
-#include "core/support/let_down.hpp"
+#include "core/support/column_descent.hpp"
 
 namespace trellis {
 
 // A quick look: false only when every column is wide enough even if it stood on the lowest step.
-bool mayBeSlender(const std::vector<Step>& steps);
+bool mayBeSlender(const std::vector<DescentStep>& steps);
 
 // What was let down without a thought of steadiness, followed from step to step.
 class SlenderColumns {
  public:
-  SlenderColumns(const std::vector<Step>& steps, const SupportRules& rules, const Progress& progress);
+  SlenderColumns(const std::vector<DescentStep>& steps, const SupportRules& rules, const Progress& progress);
 
   bool any() const { return worstHeight_ > 0; }
   double worstHeight() const { return worstHeight_; }  // mm

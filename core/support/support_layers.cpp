@@ -3,7 +3,7 @@
 
 #include "core/base/disjoint_sets.hpp"
 #include "core/base/parallel.hpp"
-#include "core/slice/polygon_key.hpp"
+#include "core/geometry/polygon_key.hpp"
 
 #include <algorithm>
 #include <functional>

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/support/tips.hpp"
 
-#include "core/slice/lattice.hpp"
+#include "core/geometry/lattice.hpp"
 
 #include <algorithm>
 #include <cmath>

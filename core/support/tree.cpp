@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/support/tree.hpp"
 
-#include "core/support/standing.hpp"
+#include "core/support/footing.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -36,7 +36,7 @@ class Branches {
     Descent descent = begin(site_, ground_);
     for (std::size_t q = 0; q + 1 < tree_.heights.size(); ++q) {
       progress.check();
-      Step step{tree_.heights[q + 1], tree_.heights[q]};
+      DescentStep step{tree_.heights[q + 1], tree_.heights[q]};
       Outlines outlines = outlinesAt(step.top);
       Polygons reach = outlines.asked.empty() ? Polygons{} : unite(outlines.asked);
       if (outlines.sure.empty() && reach.empty()) continue;
@@ -54,8 +54,8 @@ class Branches {
       descent.steps.push_back(std::move(step));
     }
     const double slope = std::tan(toRadians(rules_.branchLean + leanSlack));
-    descent.withoutFooting = standOnSomething(descent.steps, site_, ground_,
-                                              [&](const Step& step) { return (step.top - step.bottom) * slope; });
+    descent.withoutFooting = standOnSomething(
+        descent.steps, site_, ground_, [&](const DescentStep& step) { return (step.top - step.bottom) * slope; });
     restHalf(descent.steps);
     findSlender(descent);
     return descent;
@@ -100,7 +100,7 @@ class Branches {
   }
 
   // Of a step, what has no tip in it: an interface lies on tips only.
-  Polygons beyondTips(const Step& step) const {
+  Polygons beyondTips(const DescentStep& step) const {
     const double depth = rules_.thickest * std::max(1, rules_.interfaceLayers);
     Polygons tips;
     for (const Tip& tip : tree_.tips)
@@ -110,12 +110,12 @@ class Branches {
   }
 
   // From the bottom up: what the gaps have cut off and lies by less than half on what is below is given up.
-  void restHalf(std::vector<Step>& steps) const {
+  void restHalf(std::vector<DescentStep>& steps) const {
     for (std::size_t q = steps.size(); q-- > 1;) {
-      Step& step = steps[q - 1];
+      DescentStep& step = steps[q - 1];
       if (!(step.lost || steps[q].lost) || std::abs(steps[q].top - step.bottom) > eps) continue;
       Polygons below = steps[q].whole(), resting;
-      for (const Step::Landing& landing : step.landings)
+      for (const DescentStep::Landing& landing : step.landings)
         below.insert(below.end(), landing.reach.begin(), landing.reach.end());
       for (const Polygons& piece : components(step.reach))
         if (area(intersect(piece, below)) > area(piece) / 2) resting.insert(resting.end(), piece.begin(), piece.end());
@@ -142,7 +142,7 @@ class Branches {
 
 }  // namespace
 
-Tree shareOf(const Grove& grove, const std::vector<Tip>& tips, std::size_t first, std::size_t count,
+Tree shareOf(const BranchGraph& grove, const std::vector<Tip>& tips, std::size_t first, std::size_t count,
              const std::vector<double>& heights) {
   Tree tree{
       {tips.begin() + static_cast<std::ptrdiff_t>(first), tips.begin() + static_cast<std::ptrdiff_t>(first + count)},
@@ -165,10 +165,10 @@ Tree shareOf(const Grove& grove, const std::vector<Tip>& tips, std::size_t first
   return tree;
 }
 
-Descent letBranchesDown(const DemandSite& site, const Tree& tree, const Obstacles& obstacles,
-                        const std::vector<Polygons>& barred, const SupportRules& rules, Clearance& clearance,
+Descent descendBranches(const DemandSite& site, const Tree& tree, const Obstacles& obstacles,
+                        const std::vector<Polygons>& noLanding, const SupportRules& rules, Clearance& clearance,
                         const Progress& progress) {
-  const Ground ground{obstacles, barred, rules, clearance};
+  const Ground ground{obstacles, noLanding, rules, clearance};
   return Branches(site, tree, ground).run(progress);
 }
 

@@ -2,8 +2,8 @@
 // The tree support of one site, from its tips down to where its branches stand.
 #pragma once
 
-#include "core/support/grove.hpp"
-#include "core/support/let_down.hpp"
+#include "core/support/branch_graph.hpp"
+#include "core/support/column_descent.hpp"
 
 namespace trellis {
 
@@ -16,13 +16,13 @@ struct Tree {
 };
 
 // The share of a grove that carries the tips numbered from first on; tips are those of the whole grove.
-Tree shareOf(const Grove& grove, const std::vector<Tip>& tips, std::size_t first, std::size_t count,
+Tree shareOf(const BranchGraph& grove, const std::vector<Tip>& tips, std::size_t first, std::size_t count,
              const std::vector<double>& heights);
 
 // What stands at each height: outlines of branches, kept clear of the part, landed, and with nothing that rests on
 // nothing.
-Descent letBranchesDown(const DemandSite& site, const Tree& tree, const Obstacles& obstacles,
-                        const std::vector<Polygons>& barred, const SupportRules& rules, Clearance& clearance,
+Descent descendBranches(const DemandSite& site, const Tree& tree, const Obstacles& obstacles,
+                        const std::vector<Polygons>& noLanding, const SupportRules& rules, Clearance& clearance,
                         const Progress& progress);
 
 }  // namespace trellis

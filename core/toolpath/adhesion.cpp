@@ -87,4 +87,9 @@ PathGroup skirtLines(const Polygons& covered, const AdhesionRules& rules) {
   return group;
 }
 
+double plateHeight(const Settings& settings) {
+  const std::vector<LayerSpan> bed = bedSpans(adhesionRules(settings), layerRules(settings));
+  return bed.empty() ? 0 : bed.front().bottom;
+}
+
 }  // namespace trellis

@@ -2,26 +2,18 @@
 // What is laid on the plate around and under everything: skirt, brim, bed.
 #pragma once
 
+#include "core/settings/rules.hpp"
 #include "core/slice/layer_plan.hpp"
 #include "core/toolpath/path.hpp"
 
 namespace trellis {
 
-enum class BrimSide { outside, inside, both };
-
-struct AdhesionRules {
-  double lineWidth = 0.45;  // mm
-  int skirtLoops = 1;
-  double skirtDistance = 5;             // mm of daylight
-  double brimWidth = 0, brimGap = 0.1;  // mm
-  BrimSide brimSide = BrimSide::outside;
-  int bedLayers = 0;
-  double bedReach = 4, bedGap = 0.2;  // mm past the outline; mm of daylight over it
-};
-
 // The bed's layers, lowest first. What stands on it keeps its heights from 0 up, so they lie below 0 and end a gap
 // under it.
 std::vector<LayerSpan> bedSpans(const AdhesionRules& rules, const LayerRules& layers);
+
+// Of the plate, mm: 0, or below that by what a bed lifts everything.
+double plateHeight(const Settings& settings);
 
 // All that stands on the bed, grown by its reach; slits and holes narrower than twice that are filled.
 Polygons bedOutline(const Polygons& standing, const AdhesionRules& rules);

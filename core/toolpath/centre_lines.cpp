@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/toolpath/centre_lines.hpp"
 
-#include "core/slice/moved_outline.hpp"
+#include "core/geometry/moved_outline.hpp"
 
 #include <boost/polygon/polygon.hpp>
 #include <boost/polygon/voronoi.hpp>

@@ -2,7 +2,7 @@
 // Single lines for what is too thin for two.
 #pragma once
 
-#include "core/slice/polygons.hpp"
+#include "core/geometry/polygons.hpp"
 
 namespace trellis {
 

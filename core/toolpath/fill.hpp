@@ -2,7 +2,7 @@
 // Parallel lines across a region.
 #pragma once
 
-#include "core/slice/polygons.hpp"
+#include "core/geometry/polygons.hpp"
 
 namespace trellis {
 

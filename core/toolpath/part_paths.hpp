@@ -3,19 +3,12 @@
 #pragma once
 
 #include "core/base/progress.hpp"
+#include "core/settings/rules.hpp"
 #include "core/toolpath/path.hpp"
 
 #include <vector>
 
 namespace trellis {
-
-struct PartRules {
-  double lineWidth = 0.45;  // mm
-  int walls = 2;
-  int skinTop = 4, skinBottom = 3;  // layers
-  double infillDensity = 0.15;      // 0–1
-  double longestSpan = 9;           // mm a single line may run over nothing from hold to hold
-};
 
 struct PartPaths {
   std::vector<PathGroup> groups;  // one per island

@@ -11,16 +11,16 @@ namespace {
 
 constexpr double eps = 1e-6;         // mm
 constexpr double least = 8;          // mm, a tower thinner than this falls over: common practice
-constexpr double filled = 0.6;       // of a lane's square by one purge in a usual layer
+constexpr double filled = 0.6;       // of a column's square by one purge in a usual layer
 constexpr double deepEnough = 0.75;  // of a usual layer: so high a slab has to be to take a purge
 constexpr std::size_t mostLanes = 4;
 constexpr int leastLoops = 2;
 
-// Slabs with so many lanes; changes that find no room are counted in unpurged.
-std::vector<std::vector<TowerSlab>> slabsWith(std::size_t lanes, const std::vector<TowerLayer>& layers,
+// Slabs with so many columns; changes that find no room are counted in unpurged.
+std::vector<std::vector<TowerSlab>> slabsWith(std::size_t columns, const std::vector<TowerLayer>& layers,
                                               const TowerRules& rules, std::size_t& unpurged) {
   std::vector<std::vector<TowerSlab>> slabs(layers.size());
-  std::vector<double> tops(lanes, layers.front().bottom);
+  std::vector<double> tops(columns, layers.front().bottom);
   unpurged = 0;
   std::size_t last = layers.size();
   while (last > 0 && !layers[last - 1].changes) --last;
@@ -29,13 +29,13 @@ std::vector<std::vector<TowerSlab>> slabsWith(std::size_t lanes, const std::vect
     const auto lowest = std::min_element(tops.begin(), tops.end());
     const bool room = top - *lowest > std::max(rules.thinnest, deepEnough * rules.layerHeight) - eps;
     unpurged += layers[i].changes && !room;
-    for (std::size_t lane = 0; lane < lanes; ++lane) {
-      const bool purged = layers[i].changes && room && lane == static_cast<std::size_t>(lowest - tops.begin());
-      const bool due = next - tops[lane] > std::max(rules.thickest, rules.layerHeight) + eps &&
-                       top - tops[lane] > rules.thinnest - eps;
-      if (purged || due) slabs[i].push_back({lane, tops[lane], purged});
+    for (std::size_t column = 0; column < columns; ++column) {
+      const bool purged = layers[i].changes && room && column == static_cast<std::size_t>(lowest - tops.begin());
+      const bool due = next - tops[column] > std::max(rules.thickest, rules.layerHeight) + eps &&
+                       top - tops[column] > rules.thinnest - eps;
+      if (purged || due) slabs[i].push_back({column, tops[column], purged});
     }
-    for (const TowerSlab& slab : slabs[i]) tops[slab.lane] = top;
+    for (const TowerSlab& slab : slabs[i]) tops[slab.column] = top;
   }
   return slabs;
 }
@@ -48,15 +48,15 @@ PrimeTower planTower(const std::vector<TowerLayer>& layers, const TowerRules& ru
   if (!wanted) return {};
   PrimeTower tower{std::max(least, std::sqrt(rules.purge / (rules.layerHeight * filled))), 0, {}};
   std::size_t unpurged = 0;
-  do tower.slabs = slabsWith(++tower.lanes, layers, rules, unpurged);
-  while (unpurged > 0 && tower.lanes < mostLanes);
+  do tower.slabs = slabsWith(++tower.columns, layers, rules, unpurged);
+  while (unpurged > 0 && tower.columns < mostLanes);
   return tower;
 }
 
 std::vector<Path> towerLoops(const PrimeTower& tower, const TowerSlab& slab, double top, const Vec2& corner,
                              const TowerRules& rules) {
   const double w = rules.lineWidth, height = top - slab.bottom;
-  const Vec2 low = corner + Vec2(tower.side * static_cast<double>(slab.lane), 0);
+  const Vec2 low = corner + Vec2(tower.side * static_cast<double>(slab.column), 0);
   std::vector<Path> loops;
   double left = slab.purged ? rules.purge : 0;
   for (int k = 0; k < leastLoops || left > 0; ++k) {

@@ -2,17 +2,12 @@
 // The tower into which the nozzle is purged after each tool change.
 #pragma once
 
+#include "core/settings/rules.hpp"
 #include "core/toolpath/path.hpp"
 
 #include <optional>
 
 namespace trellis {
-
-struct TowerRules {
-  double lineWidth = 0.45;                                     // mm
-  double purge = 45;                                           // mm³ after each change; 0 builds no tower
-  double layerHeight = 0.2, thinnest = 0.05, thickest = 0.32;  // mm
-};
 
 // What the tower has to know of a layer of the print, lowest first.
 struct TowerLayer {
@@ -20,21 +15,21 @@ struct TowerLayer {
   bool changes = false;        // the tool changes within it or before it
 };
 
-// From the lane's last top up to the layer's.
+// From the column's last top up to the layer's.
 struct TowerSlab {
-  std::size_t lane = 0;
+  std::size_t column = 0;
   double bottom = 0;    // mm
-  bool purged = false;  // into this one, not just to keep the lane growing
+  bool purged = false;  // into this one, not just to keep the column growing
 };
 
 // Layers of supports and parts may alternate by hundredths of a millimetre, too little to purge into: so the tower has
-// lanes side by side, each with slabs of its own that are no thinner than the thinnest and, as far as layers
+// columns side by side, each with slabs of its own that are no thinner than the thinnest and, as far as layers
 // allow, no thicker than the thickest.
 struct PrimeTower {
-  double side = 0;                                 // mm, of a lane's square
-  std::size_t lanes = 0;                           // 0: no tower
+  double side = 0;                                 // mm, of a column's square
+  std::size_t columns = 0;                         // 0: no tower
   std::vector<std::vector<TowerSlab>> slabs = {};  // by layer
-  Vec2 size() const { return {side * static_cast<double>(lanes), side}; }
+  Vec2 size() const { return {side * static_cast<double>(columns), side}; }
 };
 
 // Up to the last change. Weak where more than four kinds of support height alternate: changes that find no room are

@@ -2,30 +2,11 @@
 // The lines of one support layer.
 #pragma once
 
+#include "core/settings/rules.hpp"
 #include "core/support/support_layers.hpp"
 #include "core/toolpath/path.hpp"
 
 namespace trellis {
-
-enum class Pattern { lines, crossed, zigzag, concentric, none };  // none: walls alone
-
-struct SupportPathRules {
-  double lineWidth = 0.45;         // mm
-  double bodySpacing = 2.2;        // mm of daylight between body lines
-  int bodyWalls = 1;               // lines around the body
-  double interfaceSpacing = 0.45;  // mm of daylight between interface lines
-  double lowerSpacing = 0.9;       // of the lower interface
-  double gradedSpacing = 0.24;     // of graded layers
-  Pattern body = Pattern::lines, upper = Pattern::lines, lower = Pattern::lines;
-  double layerHeight = 0.2;  // mm; crossed lines turn from one layer to the next
-  int branchWalls = 1;       // lines around a branch
-  double innerSpacing = 0;   // mm of daylight between lines inside it; 0 for none
-};
-
-// The daylight between lines of width w that fill a share of 0–1 of the area, and the share for a daylight:
-// density = w / (w + spacing).
-inline double spacingOf(double lineWidth, double density) { return lineWidth / density - lineWidth; }
-inline double densityOf(double lineWidth, double spacing) { return lineWidth / (lineWidth + spacing); }
 
 using Stages = std::vector<std::vector<Path>>;  // as in PathGroup
 

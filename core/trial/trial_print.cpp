@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/trial/trial_print.hpp"
 
-#include "core/trial/bearing.hpp"
+#include "core/trial/contact_class.hpp"
 #include "core/trial/starts.hpp"
 
 #include <fmt/format.h>
@@ -68,7 +68,7 @@ class Printer {
     used.mm3 += path.filament * pi * rules_.filamentDiameter * rules_.filamentDiameter / 4;
   }
 
-  // The moves of a bead, cut where its bearing changes.
+  // The moves of a bead, cut where its contactClass changes.
   void record(const BeadPath& path, const BorneBead& borne) {
     std::size_t at = 0;
     for (std::size_t k = 1; k < path.points.size(); ++k) {
@@ -77,12 +77,12 @@ class Printer {
         while (at + 1 < borne.stretches.size() && borne.stretches[at].end <= from + 1e-9) ++at;
         const double to =
             at + 1 < borne.stretches.size() ? std::min(borne.stretches[at].end, path.along[k]) : path.along[k];
-        const Bearing bearing = borne.stretches[at].bearing;
+        const ContactClass contactClass = borne.stretches[at].contactClass;
         out_.stretches.push_back({path.at(from).cast<float>(), path.at(to).cast<float>(),
-                                  static_cast<float>(path.width), static_cast<float>(path.height), bearing, path.said,
-                                  path.lines[k]});
-        out_.length[static_cast<std::size_t>(bearing)] += to - from;
-        if (isPart(out_.said[path.said])) out_.partLength[static_cast<std::size_t>(bearing)] += to - from;
+                                  static_cast<float>(path.width), static_cast<float>(path.height), contactClass,
+                                  path.said, path.lines[k]});
+        out_.length[static_cast<std::size_t>(contactClass)] += to - from;
+        if (isPart(out_.said[path.said])) out_.partLength[static_cast<std::size_t>(contactClass)] += to - from;
         from = to;
       }
     }
@@ -119,7 +119,7 @@ bool isSupport(const Said& said) { return said.feature.empty() || said.feature.s
 
 double TrialPrint::onAir() const {
   const double all = std::accumulate(partLength.begin(), partLength.end(), 0.0);
-  return all > 0 ? partLength[static_cast<std::size_t>(Bearing::air)] / all : 0;
+  return all > 0 ? partLength[static_cast<std::size_t>(ContactClass::air)] / all : 0;
 }
 
 TrialPrint trialPrint(const GcodeMoves& moves, const TrialRules& rules, const Progress& progress) {

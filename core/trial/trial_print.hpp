@@ -12,8 +12,8 @@ namespace trellis {
 
 // plate: the first layer. material: over something within half a layer below. release: over support no farther down
 // than it lets go. bridge: between two anchors, straight and short enough. air: none of these.
-enum class Bearing : std::uint8_t { plate, material, release, bridge, air };
-inline constexpr std::array<std::string_view, 5> bearingNames{"plate", "material", "release", "bridge", "air"};
+enum class ContactClass : std::uint8_t { plate, material, release, bridge, air };
+inline constexpr std::array<std::string_view, 5> contactClassNames{"plate", "material", "release", "bridge", "air"};
 
 struct TrialRules {
   double lineWidth = 0.45;         // mm, of beads that no comment of ours describes
@@ -28,7 +28,7 @@ struct TrialRules {
 struct Stretch {
   Vec3f from = Vec3f::Zero(), to = Vec3f::Zero();  // mm; z is its top
   float width = 0, height = 0;                     // mm
-  Bearing bearing = Bearing::air;
+  ContactClass contactClass = ContactClass::air;
   std::uint32_t said = 0;  // into TrialPrint::said
   std::uint32_t line = 0;  // of the text
   double length() const { return static_cast<double>((to - from).norm()); }
@@ -44,8 +44,8 @@ struct TrialStart {
 
 struct TrialPrint {
   std::vector<Said> said;
-  std::vector<Stretch> stretches;                           // in the order they are printed
-  using Lengths = std::array<double, bearingNames.size()>;  // mm, by bearing
+  std::vector<Stretch> stretches;                                // in the order they are printed
+  using Lengths = std::array<double, contactClassNames.size()>;  // mm, by contactClass
   Lengths length{}, partLength{};  // of everything; of what belongs to parts, or to nothing that is named
   std::vector<TrialStart> starts;
   struct Filament {

@@ -13,7 +13,7 @@ constexpr double worthSaying = 0.5;  // mm of bead on air
 
 nlohmann::json lengthsOf(const TrialPrint::Lengths& lengths) {
   nlohmann::json json = nlohmann::json::object();
-  for (std::size_t i = 0; i < lengths.size(); ++i) json[std::string(bearingNames[i])] = lengths[i];
+  for (std::size_t i = 0; i < lengths.size(); ++i) json[std::string(contactClassNames[i])] = lengths[i];
   return json;
 }
 
@@ -24,7 +24,7 @@ nlohmann::json airOf(const TrialPrint& trial) {
   nlohmann::json all = nlohmann::json::array();
   const Stretch* last = nullptr;
   for (const Stretch& stretch : trial.stretches) {
-    if (stretch.bearing != Bearing::air || !isPart(trial.said[stretch.said])) {
+    if (stretch.contactClass != ContactClass::air || !isPart(trial.said[stretch.said])) {
       last = nullptr;
       continue;
     }
@@ -67,7 +67,7 @@ nlohmann::json reportOf(const TrialPrint& trial) {
 }
 
 std::string verdictOf(const TrialPrint& trial) {
-  const double air = trial.partLength[static_cast<std::size_t>(Bearing::air)];
+  const double air = trial.partLength[static_cast<std::size_t>(ContactClass::air)];
   if (std::accumulate(trial.length.begin(), trial.length.end(), 0.0) <= 0) return "It lays no bead at all.";
   std::string words;
   if (!trial.starts.empty())

@@ -131,11 +131,11 @@ TEST_F(CheckTest, ATallPostIsHeldWithOneClick) {
   open(together({box({-10, -10, 0}, {14, 14, 2}), box({0, 0, 2}, {4, 4, 80})}));
   window.showSheet(4);
   ASSERT_NE(card("unstable"), nullptr);
-  const double before = window.session().shown().build->parts[0].stability->mostGiving()->give;
+  const double before = window.session().shown().build->parts[0].stability->mostDeflected()->deflection;
   press(card("unstable"), "remedy0");
   settled();
   EXPECT_FALSE(has("unstable"));
-  EXPECT_LT(window.session().shown().build->parts[0].stability->mostGiving()->give, before / 4);
+  EXPECT_LT(window.session().shown().build->parts[0].stability->mostDeflected()->deflection, before / 4);
   EXPECT_TRUE(window.findChild<QLabel*>("standing")->text().contains("Support holds it"));
 }
 

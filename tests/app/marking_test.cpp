@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // A painting job from end to end in the real window: sites, brushes, twin strokes, cutaway, zones, props, removal.
-#include "core/pipeline/removal.hpp"
-#include "core/project/project_file.hpp"
+#include "core/assess/removal.hpp"
+#include "core/document/project_file.hpp"
 #include "tests/app/window_fixture.hpp"
 
 #include <QComboBox>

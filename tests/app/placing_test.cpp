@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Placing by hand: bringing in, mending, turning, scaling, copying, arranging, and taking it all back.
-#include "core/project/project_file.hpp"
+#include "core/document/project_file.hpp"
 #include "tests/app/window_fixture.hpp"
 
 #include <QCheckBox>
@@ -103,18 +103,18 @@ TEST_F(PlacingTest, MendingIsShownFirstAndKeptWhenSaid) {
   EXPECT_TRUE(words().contains("1 hole ("));
   const auto mendAndWait = [&] {
     press("mend");
-    ASSERT_TRUE(QTest::qWaitFor([&] { return window.session().isTrying(); }, 20000));
+    ASSERT_TRUE(QTest::qWaitFor([&] { return window.session().isPreviewing(); }, 20000));
     settled();
   };
   mendAndWait();
   EXPECT_TRUE(inspect(*part().mesh).sound());
   EXPECT_TRUE(words().contains("filled 1 hole · the mesh is sound"));
-  EXPECT_GE(window.session().trialFacets().size(), 4u);
+  EXPECT_GE(window.session().previewFacets().size(), 4u);
   QTest::keyClick(&window, Qt::Key_Escape);
   EXPECT_EQ(window.session().project(), broken);
   mendAndWait();
   press("keep");
-  EXPECT_FALSE(window.session().isTrying());
+  EXPECT_FALSE(window.session().isPreviewing());
   EXPECT_TRUE(inspect(*part().mesh).sound());
   EXPECT_EQ(window.session().undoName(), "mend");
   undo();
@@ -194,12 +194,12 @@ TEST_F(PlacingTest, TurningsAreTriedByAClickAndKeptByASecond) {
     QTest::mouseClick(list->viewport(), Qt::LeftButton, {}, list->visualItemRect(list->item(row)).center());
   };
   clickOn(0);
-  EXPECT_TRUE(window.session().isTrying());
+  EXPECT_TRUE(window.session().isPreviewing());
   EXPECT_NEAR(bounds().min().z(), 0, 1e-6);
   EXPECT_FALSE(window.saveTo(QString::fromStdString(folder / "no.3mf"))) << "what is only tried out was saved";
   for (QMessageBox* said : window.findChildren<QMessageBox*>()) said->close();
   clickOn(0);
-  EXPECT_FALSE(window.session().isTrying());
+  EXPECT_FALSE(window.session().isPreviewing());
   EXPECT_LT((turnOf(part().placement.turn) * Vec3::UnitZ()).z(), -0.99);  // upside down
   EXPECT_EQ(window.session().undoName(), "turn");
   undo();
@@ -217,14 +217,14 @@ TEST_F(PlacingTest, AReplacedMeshKeepsItsMarksAndListsTheRest) {
   ASSERT_GT(marked, 10);
   writeFileAtomically(folder / "revised.stl",
                       writeStl(*together({box({0, 0, 10}, {26, 20, 14}), box({8, 8, 0}, {12, 12, 10})})));
-  window.session().tryReplacing(QString::fromStdString(folder / "revised.stl"));
-  ASSERT_TRUE(QTest::qWaitFor([&] { return window.session().isTrying(); }, 20000));
-  window.session().keepTrial();
+  window.session().previewReplacing(QString::fromStdString(folder / "revised.stl"));
+  ASSERT_TRUE(QTest::qWaitFor([&] { return window.session().isPreviewing(); }, 20000));
+  window.session().keepPreview();
   EXPECT_NEAR(markedArea(*part().mesh, Affine::Identity(), *part().marks, Mark::enforce), marked, 0.05 * marked);
   EXPECT_TRUE(part().lostMarks.empty());
   writeFileAtomically(folder / "revised.stl", writeStl(*box({8, 8, 0}, {12, 12, 10})));
-  window.session().tryReplacing(QString::fromStdString(folder / "revised.stl"));
-  ASSERT_TRUE(QTest::qWaitFor([&] { return window.session().isTrying(); }, 20000));
+  window.session().previewReplacing(QString::fromStdString(folder / "revised.stl"));
+  ASSERT_TRUE(QTest::qWaitFor([&] { return window.session().isPreviewing(); }, 20000));
   EXPECT_FALSE(part().lostMarks.empty());
 }
 

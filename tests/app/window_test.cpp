@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The real window, driven by real events, one test for each job a person does.
+#include "core/document/project_file.hpp"
 #include "core/mesh/stl.hpp"
 #include "core/overhang/lean.hpp"
-#include "core/project/project_file.hpp"
 #include "tests/app/window_fixture.hpp"
 #include "tests/printed.hpp"
 

@@ -4,7 +4,7 @@
 #include "core/base/disjoint_sets.hpp"
 #include "core/base/error.hpp"
 #include "core/base/files.hpp"
-#include "core/base/hash.hpp"
+#include "core/base/key.hpp"
 #include "core/base/parallel.hpp"
 #include "tests/shapes.hpp"
 

@@ -67,7 +67,7 @@ class ColumnTest : public testing::Test {
     DemandSite site;
     site.lowest = shelfLayer;
     site.layers = {shelf};
-    return buildColumn(site, obstacles, barred, rules, nullptr, Progress());
+    return buildColumn(site, obstacles, noLanding, rules, nullptr, Progress());
   }
 
   static double lowestOver(const Column& column, const Vec2& at) {
@@ -77,7 +77,7 @@ class ColumnTest : public testing::Test {
     return low;
   }
 
-  std::vector<Polygons> barred;
+  std::vector<Polygons> noLanding;
   Obstacles obstacles;
 };
 
@@ -129,8 +129,8 @@ TEST_F(ColumnTest, OnThePlateOnlyItLeavesOutWhatStandsOnThePart) {
 }
 
 TEST_F(ColumnTest, DoesNotStandOnBlockedSurface) {
-  barred.assign(planLayers(12, {0.2, 0.2}).count(), {});
-  barred[20] = rectangle({Vec2(10, 0), Vec2(20, 20)});  // the layer over the ledge's top at 4 mm
+  noLanding.assign(planLayers(12, {0.2, 0.2}).count(), {});
+  noLanding[20] = rectangle({Vec2(10, 0), Vec2(20, 20)});  // the layer over the ledge's top at 4 mm
   const Column column = columnOver({{4.0, rectangle({Vec2(10, -5), Vec2(25, 25)})}}, {});
   // Each line may stand half on the one below, so the column leans out over what is blocked: 0.225 mm for
   // every 0.2 mm, from the ledge's border on.

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Decisions made from the command line, as lists of operations.
+#include "core/assess/removal.hpp"
 #include "core/base/files.hpp"
+#include "core/document/project_file.hpp"
 #include "core/mesh/stl.hpp"
-#include "core/pipeline/removal.hpp"
-#include "core/project/project_file.hpp"
 #include "tests/shapes.hpp"
 
 #include <fmt/format.h>

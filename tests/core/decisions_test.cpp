@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Who wins between marks, props, site choices, zones and the proposal; and what each decision builds.
+#include "core/assess/removal.hpp"
 #include "core/assess/why.hpp"
-#include "core/pipeline/removal.hpp"
-#include "core/project/project_file.hpp"
+#include "core/document/project_file.hpp"
 #include "core/support/obstacles.hpp"
 #include "tests/shapes.hpp"
 

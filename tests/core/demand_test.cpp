@@ -45,7 +45,7 @@ TEST(CastShadows, OfABallAddUpToItsDisc) {
       castShadows(*ball, Affine::Identity(), *allMarked(*ball, Mark::enforce), planes, Progress());
   const double steepest = std::cos(toRadians(wallLean));  // the belt that leans less is wall
   EXPECT_NEAR(sum(shadows.enforced), pi * 64 * steepest * steepest, 0.02 * pi * 64);
-  EXPECT_EQ(sum(shadows.blocked) + sum(shadows.barred), 0);
+  EXPECT_EQ(sum(shadows.blocked) + sum(shadows.noLanding), 0);
   EXPECT_NEAR(shadows.enforcedWall, 2 * pi * 8 * (2 * 8 * std::sin(toRadians(wallLean))), 0.25 * 2 * pi * 64 * 0.17);
   EXPECT_NEAR(shadows.enforcedUpward, 2 * pi * 64 * (1 - std::sin(toRadians(wallLean))), 0.03 * 2 * pi * 64);
 }
@@ -60,7 +60,7 @@ TEST(CastShadows, LieBetweenTheirPlanes) {
     const double outer = radiusAt(std::min(10.0, planes[i])), inner = radiusAt(planes[i - 1]);
     EXPECT_NEAR(area(shadows.blocked[i]), pi * (outer * outer - inner * inner), 0.6) << "plane at " << planes[i];
   }
-  EXPECT_NEAR(sum(shadows.barred), pi * 64, 0.03 * pi * 64);  // the upper half: nothing may stand there
+  EXPECT_NEAR(sum(shadows.noLanding), pi * 64, 0.03 * pi * 64);  // the upper half: nothing may stand there
 }
 
 TEST(CastShadows, OfAMirroredPartFaceTheSameWay) {
@@ -69,7 +69,7 @@ TEST(CastShadows, OfAMirroredPartFaceTheSameWay) {
   const MarkShadows plain = castShadows(*ball, Affine::Identity(), *marks, planes, Progress());
   const MarkShadows mirrored = castShadows(*ball, Affine(Eigen::Scaling(-1.0, 1.0, 1.0)), *marks, planes, Progress());
   EXPECT_NEAR(sum(mirrored.blocked), sum(plain.blocked), 1e-3);
-  EXPECT_NEAR(sum(mirrored.barred), sum(plain.barred), 1e-3);
+  EXPECT_NEAR(sum(mirrored.noLanding), sum(plain.noLanding), 1e-3);
 }
 
 // Two layers: a step of which the outer half leans too far, and a speck that floats.
@@ -77,12 +77,12 @@ struct Steps {
   Overhangs overhangs;
   MarkShadows shadows;
   Steps() {
-    overhangs.steps = {{}, rectangle({Vec2(0, 0), Vec2(10, 4)})};
+    overhangs.layerDifference = {{}, rectangle({Vec2(0, 0), Vec2(10, 4)})};
     overhangs.demand = {{}, rectangle({Vec2(5, 0), Vec2(10, 4)})};
     overhangs.floating = {{}, rectangle({Vec2(9, 0), Vec2(10, 4)})};
     shadows.enforced.resize(2);
     shadows.blocked.resize(2);
-    shadows.barred.resize(2);
+    shadows.noLanding.resize(2);
     clean.blocked.resize(2);
   }
   double wanted(Source source) const {

@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Pieces that come out and pieces that do not, and which filament prints them.
-#include "core/assess/freedom.hpp"
-#include "core/assess/opening.hpp"
+#include "core/assess/removal.hpp"
 #include "core/assess/report.hpp"
 #include "core/mesh/read_mesh.hpp"
-#include "core/pipeline/removal.hpp"
-#include "core/pipeline/rules.hpp"
+#include "core/release/drain_clearance.hpp"
+#include "core/release/extraction_path.hpp"
 #include "core/settings/presets.hpp"
+#include "core/settings/rules.hpp"
 #include "tests/printed.hpp"
 #include "tests/shapes.hpp"
 
@@ -43,7 +43,7 @@ MeshPtr cabinet(double opening) {
 
 std::vector<Solid> solidsOf(const MeshPtr& mesh) { return {{treeOf(mesh), Affine::Identity()}}; }
 
-TEST(Freedom, OfABarInATubeIsTheTubesAxisToHalfADegree) {
+TEST(ExtractionPath, OfABarInATubeIsTheTubesAxisToHalfADegree) {
   // A tube along a direction that is none of those tried first, one tenth of a millimetre wider than the bar.
   const Vec3 axis = Vec3(0.83, 0.31, 0.46).normalized();
   const Vec3 side = axis.unitOrthogonal(), other = axis.cross(side);
@@ -65,18 +65,18 @@ TEST(Freedom, OfABarInATubeIsTheTubesAxisToHalfADegree) {
   for (double along = -8; along <= 8; along += 1)
     for (int k = 0; k < 24; ++k)
       bar.push_back(axis * along + 3.8 * (std::cos(k * pi / 12) * side + std::sin(k * pi / 12) * other));
-  const Freedom found = freedomOf(bar, solidsOf(tube));
+  const ExtractionPath found = extractionPathOf(bar, solidsOf(tube));
   EXPECT_TRUE(found.free);
   EXPECT_LT(toDegrees(std::acos(std::min(1.0, std::abs(found.direction.dot(axis))))), 1.0);
 }
 
-TEST(Freedom, IsNoneInAClosedRoom) {
+TEST(ExtractionPath, IsNoneInAClosedRoom) {
   std::vector<Vec3> body;
   for (double x = 8; x < 22; x += 2)
     for (double y = 8; y < 22; y += 2) body.emplace_back(x, y, 10);
-  EXPECT_FALSE(freedomOf(body, solidsOf(cabinet(0))).free);
-  EXPECT_FALSE(freedomOf(body, solidsOf(cabinet(6))).free);  // too small an opening for a piece of 12 mm
-  EXPECT_TRUE(freedomOf({body.front() + Vec3(0, 7, 5)}, solidsOf(cabinet(6))).free);
+  EXPECT_FALSE(extractionPathOf(body, solidsOf(cabinet(0))).free);
+  EXPECT_FALSE(extractionPathOf(body, solidsOf(cabinet(6))).free);  // too small an opening for a piece of 12 mm
+  EXPECT_TRUE(extractionPathOf({body.front() + Vec3(0, 7, 5)}, solidsOf(cabinet(6))).free);
 }
 
 class OpeningTest : public testing::TestWithParam<double> {};
@@ -84,7 +84,7 @@ class OpeningTest : public testing::TestWithParam<double> {};
 TEST_P(OpeningTest, IsAsWideAsTheNarrowestPlaceOnTheWidestWay) {
   const double opening = GetParam();
   const BuildPtr built = build(projectOf(cabinet(opening)));
-  const Openings openings(built->plan, *built->parts[0].sections, Progress());
+  const DrainClearance openings(built->plan, *built->parts[0].sections, Progress());
   const Vec3 inside = built->parts[0].placed->bounds.center();
   EXPECT_NEAR(openings.widthAt(inside), opening, 2 * openings.cell());
   EXPECT_GT(openings.widthAt(inside + Vec3(0, 0, 40)), 1000);
@@ -104,11 +104,11 @@ TEST(Bond, FallsFromOneToATenthAtOneAndAHalfLayers) {
 
 TEST(Grades, AnOpenLedgeComesAwayAndARoomHoldsFast) {
   const BuildPtr open = build(projectOf(table(30, 15, 3)));
-  for (const PieceFigures& piece : open->pieces) EXPECT_TRUE(piece.freedom.free);
+  for (const PieceFigures& piece : open->pieces) EXPECT_TRUE(piece.extraction.free);
   const BuildPtr shut = build(projectOf(cabinet(6)));
   ASSERT_EQ(shut->pieces.size(), 1u);
   EXPECT_EQ(shut->pieces[0].grade, Grade::trapped);
-  EXPECT_GT(shut->pieces[0].opening, waterPasses);
+  EXPECT_GT(shut->pieces[0].drainClearance, waterPasses);
   EXPECT_NEAR(shut->pieces[0].contactBelow, 19 * 19, 20);
   EXPECT_TRUE(std::any_of(shut->findings.begin(), shut->findings.end(),
                           [](const Finding& f) { return f.code == "piece-trapped"; }));
@@ -174,21 +174,21 @@ TEST(PrimeTower, KeepsItsLanesWithinTheNozzlesReach) {
   }
   layers[0].bottom = 0;
   const PrimeTower tower = planTower(layers, {});
-  EXPECT_EQ(tower.lanes, 2u);
-  std::vector<double> tops(tower.lanes, 0);
+  EXPECT_EQ(tower.columns, 2u);
+  std::vector<double> tops(tower.columns, 0);
   for (std::size_t i = 0; i < layers.size(); ++i) {
     EXPECT_EQ(
         std::count_if(tower.slabs[i].begin(), tower.slabs[i].end(), [](const TowerSlab& slab) { return slab.purged; }),
         1)
         << i;
     for (const TowerSlab& slab : tower.slabs[i]) {
-      EXPECT_DOUBLE_EQ(slab.bottom, tops[slab.lane]);
+      EXPECT_DOUBLE_EQ(slab.bottom, tops[slab.column]);
       EXPECT_GE(layers[i].top - slab.bottom, 0.05 - 1e-9);
       EXPECT_LE(layers[i].top - slab.bottom, 0.32 + 1e-9);
-      tops[slab.lane] = layers[i].top;
+      tops[slab.column] = layers[i].top;
     }
   }
-  EXPECT_EQ(planTower({{0, 0.2, false}}, {}).lanes, 0u);
+  EXPECT_EQ(planTower({{0, 0.2, false}}, {}).columns, 0u);
 }
 
 TEST(PrimeTower, StandsFreeOfEverythingOrSaysSo) {

@@ -2,7 +2,7 @@
 // The text a machine gets: read line by line, with nothing of the generator but its rules.
 #include "core/assess/report.hpp"
 #include "core/gcode/writer.hpp"
-#include "core/pipeline/rules.hpp"
+#include "core/settings/rules.hpp"
 #include "tests/printed.hpp"
 #include "tests/shapes.hpp"
 

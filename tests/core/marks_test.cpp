@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/document/marks_file.hpp"
 #include "core/marks/brush.hpp"
-#include "core/project/marks_file.hpp"
 #include "tests/shapes.hpp"
 
 #include <cmath>

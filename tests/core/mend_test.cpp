@@ -14,9 +14,9 @@ MeshPtr withFacets(const TriangleMesh& mesh, const std::function<void(std::vecto
   return makeMesh(mesh.vertices, facets);
 }
 
-const Trouble* troubleOf(const MeshHealth& health, Defect kind) {
-  for (const Trouble& trouble : health.troubles)
-    if (trouble.kind == kind) return &trouble;
+const MeshDefect* troubleOf(const MeshHealth& health, DefectKind kind) {
+  for (const MeshDefect& defect : health.defects)
+    if (defect.kind == kind) return &defect;
   return nullptr;
 }
 
@@ -33,10 +33,10 @@ TEST(Examine, CountsHolesAndTheirEdges) {
     f.erase(f.begin() + 800);
   });
   const MeshHealth health = examined(holed);
-  ASSERT_EQ(health.troubles.size(), 1u);
-  EXPECT_EQ(health.troubles[0].count, 2u);
-  EXPECT_EQ(health.troubles[0].openEdges.size(), 6u);
-  EXPECT_EQ(inWords(health.troubles[0]), "2 holes (6 open edges)");
+  ASSERT_EQ(health.defects.size(), 1u);
+  EXPECT_EQ(health.defects[0].count, 2u);
+  EXPECT_EQ(health.defects[0].openEdges.size(), 6u);
+  EXPECT_EQ(inWords(health.defects[0]), "2 holes (6 open edges)");
 }
 
 TEST(Examine, NamesFlippedAndDoubledFacets) {
@@ -44,16 +44,16 @@ TEST(Examine, NamesFlippedAndDoubledFacets) {
     std::swap(f[3][0], f[3][1]);
     f.push_back(f[7]);
   }));
-  ASSERT_NE(troubleOf(health, Defect::flipped), nullptr);
-  EXPECT_THAT(troubleOf(health, Defect::flipped)->facets, testing::ElementsAre(3));
-  ASSERT_NE(troubleOf(health, Defect::duplicates), nullptr);
-  EXPECT_THAT(troubleOf(health, Defect::duplicates)->facets, testing::ElementsAre(12));
+  ASSERT_NE(troubleOf(health, DefectKind::flipped), nullptr);
+  EXPECT_THAT(troubleOf(health, DefectKind::flipped)->facets, testing::ElementsAre(3));
+  ASSERT_NE(troubleOf(health, DefectKind::duplicates), nullptr);
+  EXPECT_THAT(troubleOf(health, DefectKind::duplicates)->facets, testing::ElementsAre(12));
 }
 
 TEST(Examine, SeesShellsThatCrossAndNotThoseThatTouchNowhere) {
   EXPECT_TRUE(examined(together({cube, box({20, 0, 0}, {30, 10, 10})})).sound());
   const MeshHealth health = examined(together({cube, box({5, 5, 5}, {15, 15, 15})}));
-  const Trouble* crossing = troubleOf(health, Defect::crossing);
+  const MeshDefect* crossing = troubleOf(health, DefectKind::crossing);
   ASSERT_NE(crossing, nullptr);
   EXPECT_GE(crossing->count, 6u);
   EXPECT_LE(crossing->count, 24u);
@@ -62,10 +62,10 @@ TEST(Examine, SeesShellsThatCrossAndNotThoseThatTouchNowhere) {
 TEST(Examine, TellsSpecksAndSheets) {
   const MeshHealth health = examined(
       together({cube, box({20, 0, 0}, {20.2, 0.2, 0.2}), box({0, 0, 20}, {10, 10, 20.001}), twoTriangleSquare(5)}));
-  ASSERT_NE(troubleOf(health, Defect::specks), nullptr);
-  EXPECT_EQ(troubleOf(health, Defect::specks)->count, 1u);
-  ASSERT_NE(troubleOf(health, Defect::sheets), nullptr);
-  EXPECT_EQ(troubleOf(health, Defect::sheets)->count, 2u);
+  ASSERT_NE(troubleOf(health, DefectKind::specks), nullptr);
+  EXPECT_EQ(troubleOf(health, DefectKind::specks)->count, 1u);
+  ASSERT_NE(troubleOf(health, DefectKind::sheets), nullptr);
+  EXPECT_EQ(troubleOf(health, DefectKind::sheets)->count, 2u);
 }
 
 TEST(Mend, ClosesHolesAndMovesNoVertex) {
@@ -108,8 +108,8 @@ TEST(Mend, TurnsAWholeShellAndLeavesACavity) {
 TEST(Mend, SaysWhatItLeavesAndWrapsWhenAsked) {
   const MeshPtr crossed = together({cube, box({5, 5, 5}, {15, 15, 15})});
   const Mended repaired = mend(*crossed, MendBy::repair, Progress());
-  ASSERT_EQ(repaired.left.troubles.size(), 1u);
-  EXPECT_EQ(repaired.left.troubles[0].kind, Defect::crossing);
+  ASSERT_EQ(repaired.left.defects.size(), 1u);
+  EXPECT_EQ(repaired.left.defects[0].kind, DefectKind::crossing);
   const Mended wrapped = mend(*crossed, MendBy::wrap, Progress());
   EXPECT_TRUE(wrapped.left.sound());
   const double volume = 2 * 1000 - 125, area = 2 * 600 - 6 * 25.0;

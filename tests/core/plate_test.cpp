@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Where parts stand, and how a height is divided into layers.
-#include "core/plate/placement.hpp"
+#include "core/document/placement.hpp"
 #include "core/slice/layer_plan.hpp"
 #include "tests/shapes.hpp"
 

@@ -1,10 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/assess/removal.hpp"
 #include "core/base/archive.hpp"
 #include "core/base/files.hpp"
-#include "core/pipeline/removal.hpp"
-#include "core/project/history.hpp"
-#include "core/project/project_file.hpp"
-#include "core/support/let_down.hpp"
+#include "core/document/history.hpp"
+#include "core/document/project_file.hpp"
+#include "core/results/gcode_text.hpp"
+#include "core/support/column_descent.hpp"
 #include "tests/shapes.hpp"
 
 #include <tbb/global_control.h>
@@ -95,18 +96,18 @@ TEST(History, WhatIsTriedOutIsNoStepUntilItIsKeptOrWorkedOnWith) {
   PlacePart turn;
   turn.turn = Vec3(90, 0, 0);
   const ProjectPtr turned = performed(*first, turn);
-  history.tryOut("turn", turned);
+  history.preview("turn", turned);
   EXPECT_EQ(history.now(), turned);
   EXPECT_TRUE(history.isSaved());
   history.undo();  // leaves it
   EXPECT_EQ(history.now(), first);
   EXPECT_EQ(history.redoName(), "");
-  history.tryOut("turn", turned);
-  history.keepTrial();
-  EXPECT_FALSE(history.isTrying());
+  history.preview("turn", turned);
+  history.keepPreview();
+  EXPECT_FALSE(history.isPreviewing());
   EXPECT_EQ(history.undoName(), "turn");
   history.undo();
-  history.tryOut("turn", turned);
+  history.preview("turn", turned);
   history.perform(ballAt({55, 55, 0}, 2));
   EXPECT_EQ(history.undoName(), "enforce stroke");
   history.undo();
@@ -276,8 +277,7 @@ TEST(Determinism, SameProjectSameGcode) {
   pipeline.run(*performed(*project, ballAt({70, 70, 10.1}, 4)), Progress());
   const auto again = pipeline.run(*history.now(), Progress());
   EXPECT_EQ(gcodeOf(history.now()), gcode);
-  EXPECT_EQ(writeGcode(again->print, gcodeRules(*project, 0), {}, Progress()),
-            writeGcode(build(project)->print, gcodeRules(*project, 0), {}, Progress()));
+  EXPECT_EQ(gcodeOf(*project, *again, Progress()), gcode);
   ScratchFolder folder;
   writeFileAtomically(folder / "saved.3mf", packProject(*project));
   ASSERT_EQ(cli("build " + (folder / "saved.3mf") + " --gcode " + (folder / "a.gcode")).code, 0);
@@ -299,8 +299,7 @@ TEST(Pipeline, ACancelledRunThrowsAndTheNextOneIsWhole) {
     if (fraction > 0.3) progress->cancel();
   });
   EXPECT_THROW(pipeline.run(*project, *progress), Cancelled);
-  EXPECT_EQ(writeGcode(pipeline.run(*project, Progress())->print, gcodeRules(*project, 0), {}, Progress()),
-            writeGcode(build(project)->print, gcodeRules(*project, 0), {}, Progress()));
+  EXPECT_EQ(gcodeOf(*project, *pipeline.run(*project, Progress()), Progress()), gcodeOf(project));
 }
 
 TEST(CommandLine, ExitsByTheRules) {

@@ -23,8 +23,8 @@ double angleTo(const Vec3& direction, const Vec3& way) {
 TEST(WayOut, OfAPlugInABlindHoleIsStraightOut) {
   const PieceFigures plug = onlyPieceOf(blocks({0, 5, 29}, {0, 5, 15, 20}, {0, 5, 15, 20},
                                                [](int x, int y, int z) { return x == 0 || y != 1 || z != 1; }));
-  EXPECT_TRUE(plug.freedom.free);
-  EXPECT_LT(angleTo(plug.freedom.direction, Vec3::UnitX()), 3);
+  EXPECT_TRUE(plug.extraction.free);
+  EXPECT_LT(angleTo(plug.extraction.direction, Vec3::UnitX()), 3);
 }
 
 TEST(WayOut, IsNoneFromAClosedBall) {
@@ -38,8 +38,8 @@ TEST(WayOut, IsNoneFromAClosedBall) {
     if (built->pieces[i].contactBelow <= 0) continue;  // what stands in the ball; the rest stands on the plate under it
     ++within;
     EXPECT_EQ(built->pieces[i].grade, Grade::trapped);
-    EXPECT_FALSE(built->pieces[i].freedom.free);
-    EXPECT_EQ(built->pieces[i].opening, 0);
+    EXPECT_FALSE(built->pieces[i].extraction.free);
+    EXPECT_EQ(built->pieces[i].drainClearance, 0);
   }
   EXPECT_GE(within, 1u);
 }
@@ -48,24 +48,24 @@ TEST(WayOut, IsNoneFromAClosedBall) {
 TEST(WayOut, OfAHorseshoesFillingIsItsOpening) {
   const PieceFigures filling = onlyPieceOf(blocks({0, 5, 25}, {0, 5, 20, 25}, {0, 4, 14, 18},
                                                   [](int x, int y, int z) { return z != 1 || x == 0 || y != 1; }));
-  EXPECT_TRUE(filling.freedom.free);
-  EXPECT_LT(angleTo(filling.freedom.direction, Vec3::UnitX()), 4);
+  EXPECT_TRUE(filling.extraction.free);
+  EXPECT_LT(angleTo(filling.extraction.direction, Vec3::UnitX()), 4);
 }
 
 // Under a flat table on a post at its edge support leaves to every open side and down, never up.
 TEST(WayOut, UnderATableIsSidewaysOrDown) {
   const PieceFigures open =
       onlyPieceOf(blocks({0, 4, 30}, {0, 20}, {0, 12, 15}, [](int x, int, int z) { return x == 0 || z == 1; }));
-  EXPECT_TRUE(open.freedom.free);
-  EXPECT_LE(open.freedom.direction.z(), 0.02);
+  EXPECT_TRUE(open.extraction.free);
+  EXPECT_LE(open.extraction.direction.z(), 0.02);
   // With walls on three sides and a floor it is the fourth, and with walls all round, a box upside down, only down.
   const PieceFigures fourth = onlyPieceOf(blocks({0, 4, 30}, {0, 4, 20, 24}, {0, 2, 12, 15},
                                                  [](int x, int y, int z) { return z != 1 || x == 0 || y != 1; }));
-  EXPECT_LT(angleTo(fourth.freedom.direction, Vec3::UnitX()), 4);
+  EXPECT_LT(angleTo(fourth.extraction.direction, Vec3::UnitX()), 4);
   const PieceFigures down = onlyPieceOf(blocks({0, 4, 26, 30}, {0, 4, 20, 24}, {0, 12, 15},
                                                [](int x, int y, int z) { return z == 1 || x != 1 || y != 1; }));
-  EXPECT_TRUE(down.freedom.free);
-  EXPECT_LT(angleTo(down.freedom.direction, -Vec3::UnitZ()), 6);
+  EXPECT_TRUE(down.extraction.free);
+  EXPECT_LT(angleTo(down.extraction.direction, -Vec3::UnitZ()), 6);
 }
 
 }  // namespace

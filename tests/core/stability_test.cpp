@@ -25,7 +25,7 @@ Polygons circle(double radius) {
 
 double giveAt(const Stability& stability, double z) {
   for (const StandingLevel& level : stability.levels)
-    if (std::abs(level.z - z) < 1e-6) return level.give;
+    if (std::abs(level.z - z) < 1e-6) return level.deflection;
   return -1;
 }
 
@@ -105,20 +105,20 @@ TEST(Stability, OverturnsWhenThePlateHoldsLessThanTheMoment) {
   const std::vector<Polygons> sections(plan.count(), square(6));
   const double holds = 0.5 * 216 / (6 * std::sqrt(2));  // across its corners: a³/6√2
   const Stability bare = stabilityOf(plan, sections, {}, rules, Progress());
-  EXPECT_NEAR(bare.leastHeld()->factor, holds / 50, 0.01 * holds / 50);
+  EXPECT_NEAR(bare.leastHeld()->safetyFactor, holds / 50, 0.01 * holds / 50);
   EXPECT_NEAR(bare.leastHeld()->z, 50, 1e-9);
   StabilityRules brim = rules;
   brim.spread = 5;
-  EXPECT_GT(stabilityOf(plan, sections, {}, brim, Progress()).leastHeld()->factor, 10 * holds / 50);
+  EXPECT_GT(stabilityOf(plan, sections, {}, brim, Progress()).leastHeld()->safetyFactor, 10 * holds / 50);
   EXPECT_FALSE(standsWell(bare, rules));
 }
 
-// What hangs from support beside a stout bar is no cantilever of its own.
+// What hangs from support beside a minimumFootprint bar is no cantilever of its own.
 TEST(Stability, WhatBeganOnSupportDoesNotCountUntilItStands) {
   const LayerPlan plan = planOf(40);
   std::vector<Polygons> sections(plan.count(), square(10));
   for (std::size_t l = plan.count() / 2; l < plan.count(); ++l) sections[l].push_back(square(1, {70, 50}).front());
-  EXPECT_LT(stabilityOf(plan, sections, {}, rules, Progress()).mostGiving()->give, 0.05);
+  EXPECT_LT(stabilityOf(plan, sections, {}, rules, Progress()).mostDeflected()->deflection, 0.05);
 }
 
 TEST(HoldAdvice, CutsTheFinialsGiveToAQuarterWhenItIsTaken) {
@@ -131,7 +131,8 @@ TEST(HoldAdvice, CutsTheFinialsGiveToAQuarterWhenItIsTaken) {
   ProjectPtr held = bare;
   for (const Operation& step : unstable->remedies.front().steps) held = performed(*held, step);
   const BuildPtr after = build(held);
-  EXPECT_LE(after->parts[0].stability->mostGiving()->give, before->parts[0].stability->mostGiving()->give / 4);
+  EXPECT_LE(after->parts[0].stability->mostDeflected()->deflection,
+            before->parts[0].stability->mostDeflected()->deflection / 4);
   std::size_t heldLayers = 0;
   for (const StandingLevel& level : after->parts[0].stability->levels) heldLayers += level.held;
   EXPECT_GT(heldLayers, 20u);

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What supports and parts stand on: slender columns, the bed, settings side by side.
-#include "core/support/let_down.hpp"
+#include "core/support/column_descent.hpp"
 #include "tests/printed.hpp"
 #include "tests/shapes.hpp"
 

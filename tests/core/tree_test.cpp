@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Tree supports: where they touch, how they get down, and what they do where that is hard.
+#include "core/assess/removal.hpp"
 #include "core/assess/structure_advice.hpp"
-#include "core/pipeline/removal.hpp"
 #include "tests/package_mesh.hpp"
 #include "tests/shapes.hpp"
 

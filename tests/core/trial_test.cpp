@@ -43,15 +43,15 @@ TrialPrint tried(const Text& text, const TrialRules& rules = {}) { return tried(
 
 struct Span {
   double from, to;  // mm along x
-  Bearing bearing;
+  ContactClass contactClass;
 };
 
 void PrintTo(const Span& span, std::ostream* out) {
-  *out << span.from << " to " << span.to << " " << bearingNames[static_cast<std::size_t>(span.bearing)];
+  *out << span.from << " to " << span.to << " " << contactClassNames[static_cast<std::size_t>(span.contactClass)];
 }
 
-MATCHER_P3(Is, from, to, bearing, "") {
-  return std::abs(arg.from - from) <= 0.1 && std::abs(arg.to - to) <= 0.1 && arg.bearing == bearing;
+MATCHER_P3(Is, from, to, contactClass, "") {
+  return std::abs(arg.from - from) <= 0.1 && std::abs(arg.to - to) <= 0.1 && arg.contactClass == contactClass;
 }
 
 // The stretches of the topmost layer along x, joined where they continue.
@@ -59,21 +59,23 @@ std::vector<Span> topmost(const TrialPrint& trial) {
   std::vector<Span> spans;
   for (const Stretch& s : trial.stretches) {
     if (std::abs(s.to.z() - trial.tops.back()) > 1e-4) continue;
-    if (!spans.empty() && spans.back().bearing == s.bearing && std::abs(spans.back().to - s.from.x()) < 1e-4)
+    if (!spans.empty() && spans.back().contactClass == s.contactClass && std::abs(spans.back().to - s.from.x()) < 1e-4)
       spans.back().to = s.to.x();
     else
-      spans.push_back({s.from.x(), s.to.x(), s.bearing});
+      spans.push_back({s.from.x(), s.to.x(), s.contactClass});
   }
   return spans;
 }
 
-double lengthOf(const TrialPrint& trial, Bearing bearing) { return trial.length[static_cast<std::size_t>(bearing)]; }
+double lengthOf(const TrialPrint& trial, ContactClass contactClass) {
+  return trial.length[static_cast<std::size_t>(contactClass)];
+}
 
 TEST(TrialPrint, FindsTwelveMillimetresOnAir) {
   const TrialPrint trial = tried(Text().wall(10, 15, 20, 1).wall(27, 32, 20, 1).bead(10, 32, 20, 1.2));
-  EXPECT_THAT(topmost(trial), ElementsAre(Is(10.0, 15.0, Bearing::material), Is(15.0, 27.0, Bearing::air),
-                                          Is(27.0, 32.0, Bearing::material)));
-  EXPECT_NEAR(lengthOf(trial, Bearing::air), 12.0, 0.1);
+  EXPECT_THAT(topmost(trial), ElementsAre(Is(10.0, 15.0, ContactClass::material), Is(15.0, 27.0, ContactClass::air),
+                                          Is(27.0, 32.0, ContactClass::material)));
+  EXPECT_NEAR(lengthOf(trial, ContactClass::air), 12.0, 0.1);
   EXPECT_THAT(trial.starts, testing::IsEmpty());
 }
 
@@ -93,29 +95,30 @@ TEST(TrialPrint, FindsEndsToATenthInEveryDirection) {
     bead(0, 22, 1.2);
     const TrialPrint trial = tried(text);
     for (const Stretch& s : trial.stretches)
-      if (s.bearing == Bearing::air) {
+      if (s.contactClass == ContactClass::air) {
         EXPECT_NEAR((s.from.cast<double>().head<2>() - Vec2(40.03, 40.07)).norm(), 5, 0.1) << angle;
         EXPECT_NEAR((s.to.cast<double>().head<2>() - Vec2(40.03, 40.07)).norm(), 17, 0.1) << angle;
       }
-    EXPECT_NEAR(lengthOf(trial, Bearing::air), 12, 0.2) << angle;
+    EXPECT_NEAR(lengthOf(trial, ContactClass::air), 12, 0.2) << angle;
   }
 }
 
 TEST(TrialPrint, BridgesEightMillimetresAndKnowsItsLimit) {
   const Text text = Text().wall(10, 15, 20, 1).wall(23, 28, 20, 1).bead(10, 28, 20, 1.2);
-  EXPECT_THAT(topmost(tried(text)), ElementsAre(Is(10.0, 15.0, Bearing::material), Is(15.0, 23.0, Bearing::bridge),
-                                                Is(23.0, 28.0, Bearing::material)));
-  EXPECT_THAT(
-      topmost(tried(text, {.bridgeLimit = 7.5})),
-      ElementsAre(Is(10.0, 15.0, Bearing::material), Is(15.0, 23.0, Bearing::air), Is(23.0, 28.0, Bearing::material)));
+  EXPECT_THAT(topmost(tried(text)),
+              ElementsAre(Is(10.0, 15.0, ContactClass::material), Is(15.0, 23.0, ContactClass::bridge),
+                          Is(23.0, 28.0, ContactClass::material)));
+  EXPECT_THAT(topmost(tried(text, {.bridgeLimit = 7.5})),
+              ElementsAre(Is(10.0, 15.0, ContactClass::material), Is(15.0, 23.0, ContactClass::air),
+                          Is(23.0, 28.0, ContactClass::material)));
 }
 
 TEST(TrialPrint, AFreeEndAndACornerOverNothingAreNoBridges) {
   const TrialPrint free = tried(Text().wall(10, 15, 20, 1).bead(10, 20, 20, 1.2));
-  EXPECT_NEAR(lengthOf(free, Bearing::air), 5, 0.1);
+  EXPECT_NEAR(lengthOf(free, ContactClass::air), 5, 0.1);
   const TrialPrint corner = tried(
       Text().wall(10, 15, 20, 1).wall(10, 15, 26, 1).go(15, 20, 1.2).lay(18, 20, 3).lay(18, 26, 6).lay(15, 26, 3));
-  EXPECT_NEAR(lengthOf(corner, Bearing::air), 12, 0.3);
+  EXPECT_NEAR(lengthOf(corner, ContactClass::air), 12, 0.3);
 }
 
 TEST(TrialPrint, FindsAFloatingSquareAndNothingOfWhatStands) {
@@ -127,8 +130,8 @@ TEST(TrialPrint, FindsAFloatingSquareAndNothingOfWhatStands) {
   ASSERT_EQ(trial.starts.size(), 1u);
   EXPECT_NEAR((trial.starts[0].at - Vec3(45, 45, 1.0)).norm(), 0, 0.1);
   EXPECT_EQ(trial.starts[0].layer, 5);
-  EXPECT_EQ(lengthOf(trial, Bearing::bridge), 0);
-  EXPECT_NEAR(lengthOf(trial, Bearing::air), trial.starts[0].length, 0.1);
+  EXPECT_EQ(lengthOf(trial, ContactClass::bridge), 0);
+  EXPECT_NEAR(lengthOf(trial, ContactClass::air), trial.starts[0].length, 0.1);
   EXPECT_THAT(verdictOf(trial), HasSubstr("One place begins in mid-air"));
 }
 
@@ -140,9 +143,9 @@ TEST(TrialPrint, KnowsWhatSupportCarriesByItsGap) {
     return tried(
         Text().raw(support).wall(10, 20, 20, 1).raw(part).wall(25, 30, 20, 1 + gap).bead(10, 20, 20, 1.2 + gap));
   };
-  EXPECT_THAT(topmost(over(0.2)), ElementsAre(Is(10.0, 20.0, Bearing::release)));
-  EXPECT_THAT(topmost(over(0.3)), ElementsAre(Is(10.0, 20.0, Bearing::release)));
-  EXPECT_THAT(topmost(over(0.6)), ElementsAre(Is(10.0, 20.0, Bearing::air)));
+  EXPECT_THAT(topmost(over(0.2)), ElementsAre(Is(10.0, 20.0, ContactClass::release)));
+  EXPECT_THAT(topmost(over(0.3)), ElementsAre(Is(10.0, 20.0, ContactClass::release)));
+  EXPECT_THAT(topmost(over(0.6)), ElementsAre(Is(10.0, 20.0, ContactClass::air)));
   EXPECT_EQ(over(0.2).starts.size(), 0u);
   EXPECT_EQ(over(0.6).starts.size(), 1u);
 }
@@ -158,15 +161,16 @@ TEST(TrialPrint, LinesBetweenTwoLinesOfSupportAreCarried) {
                      .raw(part)
                      .bead(10, 20, 20, 1.4));
   };
-  EXPECT_THAT(topmost(between(1.2)), ElementsAre(Is(10.0, 20.0, Bearing::release)));  // 0.3 mm of air on either side
-  EXPECT_THAT(topmost(between(2.2)), ElementsAre(Is(10.0, 20.0, Bearing::air)));      // 0.65 mm
+  EXPECT_THAT(topmost(between(1.2)),
+              ElementsAre(Is(10.0, 20.0, ContactClass::release)));                     // 0.3 mm of air on either side
+  EXPECT_THAT(topmost(between(2.2)), ElementsAre(Is(10.0, 20.0, ContactClass::air)));  // 0.65 mm
 }
 
 // A tenth of a line's width over something is enough, a little less is not.
 TEST(TrialPrint, ATenthOfTheWidthBears) {
   const auto shifted = [](double by) { return tried(Text().wall(10, 20, 20.025, 1).bead(10, 20, 20.025 + by, 1.2)); };
-  EXPECT_THAT(topmost(shifted(0.35)), ElementsAre(Is(10.0, 20.0, Bearing::material)));
-  EXPECT_THAT(topmost(shifted(0.47)), ElementsAre(Is(10.0, 20.0, Bearing::air)));
+  EXPECT_THAT(topmost(shifted(0.35)), ElementsAre(Is(10.0, 20.0, ContactClass::material)));
+  EXPECT_THAT(topmost(shifted(0.47)), ElementsAre(Is(10.0, 20.0, ContactClass::air)));
 }
 
 TEST(TrialPrint, FollowsArcsBothWays) {
@@ -174,8 +178,9 @@ TEST(TrialPrint, FollowsArcsBothWays) {
     Text text;
     for (double z = 0.2; z < 1.1; z += 0.2) text.go(30, 20, z).raw(fmt::format("{} E{:.6f}", arc, text.e(5 * pi)));
     const TrialPrint trial = tried(text);
-    EXPECT_NEAR(lengthOf(trial, Bearing::plate) + lengthOf(trial, Bearing::material), 5 * 5 * pi, 0.15) << arc;
-    EXPECT_EQ(lengthOf(trial, Bearing::air), 0) << arc;
+    EXPECT_NEAR(lengthOf(trial, ContactClass::plate) + lengthOf(trial, ContactClass::material), 5 * 5 * pi, 0.15)
+        << arc;
+    EXPECT_EQ(lengthOf(trial, ContactClass::air), 0) << arc;
     const bool above = std::string(arc).starts_with("G3");
     for (const Stretch& s : trial.stretches) EXPECT_GE((s.to.y() - 20) * (above ? 1 : -1), -1e-3) << arc;
   }
@@ -187,7 +192,7 @@ TEST(TrialPrint, FullCirclesFloatOrStand) {
   text.go(60, 20, 1.2).raw(fmt::format("G2 I-5 E{:.6f}", text.e(10 * pi)));
   const TrialPrint trial = tried(text);
   EXPECT_EQ(trial.starts.size(), 1u);
-  EXPECT_NEAR(lengthOf(trial, Bearing::air), 10 * pi, 0.1);
+  EXPECT_NEAR(lengthOf(trial, ContactClass::air), 10 * pi, 0.1);
 }
 
 // The same print said in every way: absolute and relative, in inches, modal, numbered, spread out and in small letters.
@@ -197,7 +202,7 @@ TEST(TrialPrint, ReadsEveryManner) {
   const auto same = [&](const std::string& text, const char* manner) {
     const TrialPrint got = tried(text);
     for (std::size_t i = 0; i < got.length.size(); ++i)
-      EXPECT_NEAR(got.length[i], expected.length[i], 0.02) << manner << " " << bearingNames[i];
+      EXPECT_NEAR(got.length[i], expected.length[i], 0.02) << manner << " " << contactClassNames[i];
     EXPECT_NEAR(got.seconds, expected.seconds, 0.02 * expected.seconds) << manner;
   };
   const GcodeMoves moves = readGcode(plain.text, Progress());

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Which way up: settling on faces, estimates, candidates.
-#include "core/plate/turnings.hpp"
-#include "core/plate/arrange.hpp"
-#include "core/plate/portrait.hpp"
-#include "core/plate/settle.hpp"
+#include "core/assess/turnings.hpp"
+#include "core/assess/thumbnail.hpp"
+#include "core/document/arrange.hpp"
+#include "core/document/settle.hpp"
 #include "tests/package_mesh.hpp"
 #include "tests/shapes.hpp"
 
@@ -210,8 +210,8 @@ INSTANTIATE_TEST_SUITE_P(Parts, BestTest,
                                          "armadillo"),
                          [](const auto& given) { return given.param; });
 
-TEST(Portrait, ShowsThePartInTheMiddleOfItsSquare) {
-  const Portrait picture = portrait(*sphere({0, 0, 0}, 10, 40, 60), Affine::Identity(), 64);
+TEST(Thumbnail, ShowsThePartInTheMiddleOfItsSquare) {
+  const Thumbnail picture = thumbnail(*sphere({0, 0, 0}, 10, 40, 60), Affine::Identity(), 64);
   int covered = 0;
   for (const PortraitPixel& pixel : picture.pixels) covered += pixel.light >= 0;
   EXPECT_NEAR(covered, pi * std::pow(64 * 0.44, 2), 0.03 * 64 * 64);

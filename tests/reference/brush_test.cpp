@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The brushes against exact shapes and against rays that nobody here wrote (CGAL's AABB tree).
 #include "core/base/files.hpp"
+#include "core/document/operations.hpp"
 #include "core/mesh/nearest.hpp"
 #include "core/mesh/stl.hpp"
-#include "core/project/operations.hpp"
 #include "tests/package_mesh.hpp"
 #include "tests/shapes.hpp"
 

@@ -4,8 +4,8 @@
 // lib3mf 1.8 in strict mode and by Assimp 5.2.
 #include "core/base/archive.hpp"
 #include "core/base/files.hpp"
+#include "core/document/project_file.hpp"
 #include "core/mesh/stl.hpp"
-#include "core/project/project_file.hpp"
 #include "tests/shapes.hpp"
 
 #include <CGAL/IO/polygon_soup_io.h>

@@ -4,7 +4,7 @@
 #include "tests/package_mesh.hpp"
 #include "tests/shapes.hpp"
 
-#include "core/slice/moved_outline.hpp"
+#include "core/geometry/moved_outline.hpp"
 #include "core/slice/slices.hpp"
 
 #include <boost/geometry.hpp>

@@ -25,7 +25,7 @@ TEST_P(TrialOf, SupportsAsProposedLeaveNothingOnAir) {
   const TrialPrint trial = tried(gcodeOf(demoProject(name, {{"support.structure", structure}})));
   EXPECT_EQ(trial.starts.size(), 0u) << verdictOf(trial);
   EXPECT_LT(trial.onAir(), 0.001) << verdictOf(trial);
-  EXPECT_GT(trial.partLength[static_cast<std::size_t>(Bearing::material)], 1000);
+  EXPECT_GT(trial.partLength[static_cast<std::size_t>(ContactClass::material)], 1000);
 }
 
 INSTANTIATE_TEST_SUITE_P(DemoParts, TrialOf,

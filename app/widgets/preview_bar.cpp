@@ -1,0 +1,66 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/widgets/preview_bar.hpp"
+
+#include "core/assess/report.hpp"
+
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QPushButton>
+
+namespace trellis {
+
+PreviewBar::PreviewBar(Session& session, QWidget* parent) : QFrame(parent), session_(session) {
+  setObjectName("trial");
+  auto* line = new QHBoxLayout(this);
+  line->setContentsMargins(12, 6, 8, 6);
+  words_ = new QLabel;
+  auto* keep = new QPushButton(tr("Keep"));
+  keep->setObjectName("keep");
+  keep->setToolTip(tr("Makes a step of it, which can be undone. Ctrl+Enter."));
+  auto* leave = new QPushButton(tr("Leave"));
+  leave->setObjectName("leave");
+  leave->setToolTip(tr("Everything is as it was before. Esc."));
+  line->addWidget(words_);
+  line->addWidget(keep);
+  line->addWidget(leave);
+  connect(keep, &QPushButton::clicked, &session, &Session::keepPreview);
+  connect(leave, &QPushButton::clicked, &session, &Session::leavePreview);
+  connect(&session, &Session::projectChanged, this, &PreviewBar::refresh);
+  connect(&session, &Session::shownChanged, this, &PreviewBar::refresh);
+  refresh();
+}
+
+// What the newest build says of the part that is tried out, against the build before.
+QString PreviewBar::changes() const {
+  const Shown& shown = session_.shown();
+  const int part = session_.selectedPart();
+  if (session_.isStale() || !shown.build || part < 0 || static_cast<std::size_t>(part) >= shown.build->parts.size())
+    return tr("building…");
+  const PartBuild& built = shown.build->parts[static_cast<std::size_t>(part)];
+  const bool sameMesh = before_.build && before_.project->parts.size() == shown.project->parts.size() &&
+                        before_.project->parts[static_cast<std::size_t>(part)]->mesh ==
+                            shown.project->parts[static_cast<std::size_t>(part)]->mesh;
+  if (sameMesh) {
+    const auto words = [](const Shown& s) {
+      return QString::number(grams(s.build->tally.support(), s.project->settings), 'f', 1);
+    };
+    return tr("support %1 g, before %2 g").arg(words(shown), words(before_));
+  }
+  QStringList words;
+  for (const MeshDefect& defect : built.health->defects) words << QString::fromStdString(inWords(defect));
+  const std::size_t lost = shown.project->parts[static_cast<std::size_t>(part)]->lostMarks.size();
+  if (lost > 0) words << tr("marks lost in %1 place%2").arg(lost).arg(lost == 1 ? "" : "s");
+  const QString left = words.isEmpty() ? tr("the mesh is sound") : tr("left: ") + words.join(", ");
+  return (session_.previewNotes() + QStringList{left}).join(" · ");
+}
+
+void PreviewBar::refresh() {
+  if (!session_.isPreviewing() && !session_.isStale()) before_ = session_.shown();
+  setVisible(session_.isPreviewing());
+  if (!session_.isPreviewing()) return;
+  words_->setText(tr("Trying out: %1 · %2").arg(session_.previewName(), changes()));
+  adjustSize();
+  move((parentWidget()->width() - width()) / 2, 12);
+}
+
+}  // namespace trellis

@@ -1,0 +1,27 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What is being tried out, with a way to keep it and one to leave it. Lies over the scene's upper edge.
+#pragma once
+
+#include "app/window/session.hpp"
+
+#include <QFrame>
+
+class QLabel;
+
+namespace trellis {
+
+class PreviewBar : public QFrame {
+  Q_OBJECT
+ public:
+  PreviewBar(Session& session, QWidget* parent);
+
+ private:
+  void refresh();
+  QString changes() const;
+
+  Session& session_;
+  QLabel* words_;
+  Shown before_;  // the newest build of what was not only tried out
+};
+
+}  // namespace trellis

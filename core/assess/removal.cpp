@@ -1,0 +1,262 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/assess/removal.hpp"
+
+#include "core/results/pipeline.hpp"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+#include <set>
+
+namespace trellis {
+
+namespace {
+
+constexpr double nearby = 0.5;    // mm
+constexpr double overlap = 0.02;  // mm a patch reaches over its rim, so that no sliver stays
+
+Polygons squareAround(const Vec3& at, double size) {
+  const Vec2 half(size / 2, size / 2);
+  return rectangle({at.head<2>() - half, at.head<2>() + half});
+}
+
+class Remover {
+ public:
+  explicit Remover(const Build& build) : build_(build) {}
+
+  // Of one demand site, what a piece carries of it, within a plan region if one is given.
+  void block(std::size_t site, std::size_t piece, const Polygons* within) {
+    const DemandSite& demand = *build_.demand[site];
+    Polygons plan;
+    double low = 1e300, high = 0;
+    const Polygons standing = isAlone(site, piece) ? Polygons{} : reachOf(piece);
+    for (std::size_t k = 0; k < demand.layers.size(); ++k) {
+      Polygons layer = demand.layers[k];
+      if (!standing.empty()) layer = intersect(layer, standing);
+      if (within) layer = intersect(layer, *within);
+      if (layer.empty()) continue;
+      plan.insert(plan.end(), layer.begin(), layer.end());
+      const LayerSpan& span = build_.plan.spans[demand.lowest + k];
+      low = std::min(low, span.bottom - span.height());
+      high = std::max(high, span.top);
+    }
+    if (plan.empty()) return;
+    for (const Contact& contact : demand.contacts)
+      if (contact.cause.kind == CauseKind::prop && !within) props_.insert({contact.cause.part, contact.cause.index});
+    if (demand.isHold())
+      clearWall(demand.part, boundsOf(plan), low, high);
+    else
+      operations_.push_back(LayMark{demand.part, Mark::block, PatchStroke{grow(unite(plan), overlap), low, high}});
+  }
+
+  // Props go last and from the back, so that their numbers stay right.
+  std::vector<Operation> take() {
+    for (auto prop = props_.rbegin(); prop != props_.rend(); ++prop)
+      operations_.push_back(RemoveProp{prop->first, prop->second});
+    return std::move(operations_);
+  }
+
+ private:
+  // A hold is there for its mark: clearing that takes it away.
+  void clearWall(std::size_t part, const Box2& box, double low, double high) {
+    LayMark clear{part, Mark::none, BandStroke{low, high}};
+    const auto plane = [](double x, double y, const Vec3& normal) {
+      return Plane{Vec3(x, y, 0) - normal * overlap, normal};
+    };
+    clear.rules.clip = {plane(box.min().x(), 0, Vec3::UnitX()), plane(box.max().x(), 0, -Vec3::UnitX()),
+                        plane(0, box.min().y(), Vec3::UnitY()), plane(0, box.max().y(), -Vec3::UnitY())};
+    operations_.push_back(clear);
+  }
+
+  bool isAlone(std::size_t site, std::size_t piece) const {
+    for (std::size_t p = 0; p < build_.support->pieces.size(); ++p) {
+      const auto& sites = build_.support->pieces[p].sites;
+      if (p != piece && std::binary_search(sites.begin(), sites.end(), site)) return false;
+    }
+    return true;
+  }
+
+  Polygons reachOf(std::size_t piece) const {
+    Polygons all;
+    for (const SupportLayer& layer : build_.support->layers)
+      for (const PieceRegion& region : layer.regions)
+        if (region.piece == piece) all.insert(all.end(), region.area.begin(), region.area.end());
+    return grow(unite(all), build_.rules.front().support.lineWidth / 2);
+  }
+
+  const Build& build_;
+  std::vector<Operation> operations_;
+  std::set<std::pair<std::size_t, std::size_t>> props_;  // part and index
+};
+
+constexpr double cellReach =
+    0.3;  // mm a tip's share reaches past the half of what it spans: places are a lattice apart
+
+// Of a site's tree, which tips a branch at a place carries; none where there is no branch.
+std::vector<bool> tipsCarried(const Tree& tree, const Vec3& at) {
+  std::size_t nearest = tree.nodes.size();
+  double best = nearby;
+  for (std::size_t k = 0; k < tree.nodes.size(); ++k) {
+    const BranchNode& node = tree.nodes[k];
+    if (node.below == BranchNode::none) continue;
+    const BranchNode& below = tree.nodes[node.below];
+    if (at.z() > node.at.z() + nearby || at.z() < below.at.z() - nearby) continue;
+    const double share = std::clamp((node.at.z() - at.z()) / (node.at.z() - below.at.z()), 0.0, 1.0);
+    const Vec3 axis = node.at + share * (below.at - node.at);
+    const double radius =
+        node.tip == BranchNode::none ? node.radius + share * (below.radius - node.radius) : tree.tips[node.tip].radius;
+    if (const double away = (axis - at).norm() - radius; away < best) {
+      best = away;
+      nearest = k;
+    }
+  }
+  std::vector<bool> carried(tree.tips.size(), false), liesOn(tree.nodes.size(), false);
+  for (std::size_t k = tree.nodes.size(); k-- > 0;) {  // nodes come after those that lie on them
+    const BranchNode& node = tree.nodes[k];
+    liesOn[k] = k == nearest || (node.below != BranchNode::none && liesOn[node.below]);
+    if (liesOn[k] && node.tip != BranchNode::none) carried[node.tip] = true;
+  }
+  return carried;
+}
+
+// In plan, what is nearer to some of a tree's tips than to the others.
+Polygons sharesOf(const Tree& tree, const std::vector<bool>& which, double spacing) {
+  Polygons all;
+  for (std::size_t t = 0; t < tree.tips.size(); ++t) {
+    if (!which[t]) continue;
+    const Tip& tip = tree.tips[t];
+    const double reach = tip.radius + spacing / 2 + cellReach;
+    Polygons cell = around({{toPoint(tip.at)}}, reach);
+    for (std::size_t other = 0; other < tree.tips.size(); ++other) {
+      const Vec2 way = tree.tips[other].at - tip.at;
+      if (which[other] || way.norm() > 2 * reach || way.norm() < 1e-6) continue;
+      const Vec2 along = way.normalized(), side(-along.y(), along.x()),
+                 middle = tip.at + way / 2;  // beyond the line half way it is the other's
+      cell = subtract(cell,
+                      {{toPoint(middle - side * 2 * reach), toPoint(middle - side * 2 * reach + along * 2 * reach),
+                        toPoint(middle + side * 2 * reach + along * 2 * reach), toPoint(middle + side * 2 * reach)}});
+    }
+    all.insert(all.end(), cell.begin(), cell.end());
+  }
+  return unite(all);
+}
+
+std::size_t pieceOrError(const Build& build, const Vec3& at) {
+  const auto piece = pieceAt(build, at);
+  if (!piece)
+    throw Error(fmt::format("There is no support at {:.1f}, {:.1f}, {:.1f}. Point at a support that is built.", at.x(),
+                            at.y(), at.z()));
+  return *piece;
+}
+
+}  // namespace
+
+std::optional<std::size_t> pieceAt(const Build& build, const Vec3& at) {
+  std::optional<std::size_t> nearest;
+  double best = nearby;
+  for (const SupportLayer& layer : build.support->layers) {
+    const double away = std::max({layer.bottom - at.z(), at.z() - layer.top, 0.0});
+    if (away > best) continue;
+    for (const PieceRegion& region : layer.regions) {
+      if (boundsOf(region.area).exteriorDistance(Vec2(at.head<2>())) > best) continue;
+      const bool within = contains(region.area, toPoint(at.x(), at.y()));
+      const bool beside = within || meet(region.area, squareAround(at, 2 * nearby / 3), 0);
+      if (!beside || away + (within ? 0 : nearby / 3) >= best) continue;
+      best = away + (within ? 0 : nearby / 3);
+      nearest = region.piece;
+    }
+  }
+  return nearest;
+}
+
+std::vector<Operation> removing(const Build& build, const Vec3& at, Reach reach) {
+  const std::size_t piece = pieceOrError(build, at);
+  Remover remover(build);
+  for (const std::size_t site : build.support->pieces[piece].sites) {
+    const Tree* tree = build.trees[site].get();
+    const Polygons column =
+        reach == Reach::piece ? Polygons{}
+        : tree ? sharesOf(*tree, tipsCarried(*tree, at), build.rules[build.demand[site]->rules].support.tipSpacing)
+               : squareAround(at, columnSize);
+    if (reach == Reach::piece || !column.empty())
+      remover.block(site, piece, reach == Reach::column ? &column : nullptr);
+  }
+  return remover.take();
+}
+
+std::vector<Operation> keepingOnly(const Build& build, const Vec3& at) {
+  const std::size_t kept = pieceOrError(build, at);
+  const auto& keptSites = build.support->pieces[kept].sites;
+  const std::size_t part = build.demand[keptSites.front()]->part;
+  Remover remover(build);
+  for (std::size_t p = 0; p < build.support->pieces.size(); ++p)
+    if (p != kept)
+      for (const std::size_t site : build.support->pieces[p].sites)
+        if (build.demand[site]->part == part) remover.block(site, p, nullptr);
+  return remover.take();
+}
+
+std::vector<Operation> printingBody(const Build& build, const Project& project, std::size_t piece,
+                                    const std::string& filament) {
+  constexpr const char* key = "support.filament.body";
+  const auto with = [&](Overrides settings) {
+    settings.erase(key);
+    if (filament != "auto") settings.insert_or_assign(key, SettingValue(filament));
+    return settings;
+  };
+  std::set<Cause> causes;
+  for (const std::size_t site : build.support->pieces.at(piece).sites)
+    for (const Contact& contact : build.demand[site]->contacts) causes.insert(contact.cause);
+  std::vector<Operation> operations;
+  std::set<std::size_t> wholeParts;
+  for (const Cause& cause : causes) {
+    const Part& part = *project.parts[cause.part];
+    if (cause.kind == CauseKind::site) {
+      const PartBuild& built = build.parts[cause.part];
+      const std::size_t decision = built.resolved->sites[cause.index].decision;
+      operations.push_back(
+          DecideSite{cause.part, built.sites->list[cause.index].at, std::nullopt,
+                     with(decision == ResolvedSite::none ? Overrides() : part.sites[decision].settings)});
+    } else if (cause.kind == CauseKind::zone) {
+      operations.push_back(
+          ChangeZone{.part = cause.part, .zone = cause.index, .settings = with(part.zones[cause.index].settings)});
+    } else if (cause.kind == CauseKind::prop) {
+      operations.push_back(
+          ChangeProp{.part = cause.part, .prop = cause.index, .settings = with(part.props[cause.index].settings)});
+    } else {
+      wholeParts.insert(cause.part);
+    }
+  }
+  for (const std::size_t part : wholeParts) operations.push_back(ChangeSetting{key, filament, part});
+  return operations;
+}
+
+ProjectPtr performedAll(const Project& project, const nlohmann::json& list, const Progress& progress) {
+  if (!list.is_array()) throw Error("Operations have to be a JSON list.");
+  auto result = std::make_shared<const Project>(project);
+  const auto perform = [&](const Operation& operation) { result = performed(*result, operation); };
+  for (std::size_t i = 0; i < list.size(); ++i) try {
+      if (list[i].is_object() && list[i].value("do", "") == "remove") {
+        const nlohmann::json& at = list[i].at("at");
+        const std::string reach = list[i].value("reach", "piece");
+        if (reach != "column" && reach != "branch" && reach != "piece")
+          throw Error("\"reach\" can be column, branch or piece.");
+        const BuildPtr build = Pipeline().run(*result, progress);
+        const Vec3 place(at.at(0).get<double>(), at.at(1).get<double>(), at.at(2).get<double>());
+        const auto operations = list[i].value("keep", false)
+                                    ? keepingOnly(*build, place)
+                                    : removing(*build, place, reach == "piece" ? Reach::piece : Reach::column);
+        for (const Operation& operation : operations) perform(operation);
+      } else {
+        perform(operationFrom(list[i], result->settings));
+      }
+    } catch (const nlohmann::json::exception&) {
+      throw Error(fmt::format("Operation {}: \"at\" has to be three numbers.", i + 1));
+    } catch (const Error& error) {
+      throw Error(fmt::format("Operation {}: {}", i + 1, error.what()));
+    }
+  return result;
+}
+
+}  // namespace trellis

@@ -1,0 +1,309 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/document/decide.hpp"
+
+#include "core/mesh/nearest.hpp"
+#include "core/mesh/symmetry.hpp"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <array>
+
+namespace trellis {
+
+namespace {
+
+constexpr double smallestZone = 0.1, largestZone = 4000;  // mm
+constexpr double narrowestProp = 0.8, widestProp = 20;    // mm
+constexpr double farthest = 4000;                         // mm from the plate's corner
+constexpr double pointing = 1;                            // mm a place may lie off the surface
+
+template <typename T>
+T& itemAt(std::vector<T>& items, std::size_t index, const Part& part, const char* what) {
+  if (index >= items.size())
+    throw Error(
+        fmt::format("{} has no {} {}; it has {}. They are counted from 0.", part.name, what, index, items.size()));
+  return items[index];
+}
+
+void checkLocal(const Overrides& settings) {
+  for (const auto& [key, value] : settings) {
+    checkSetting(key, value);
+    if (!isLocal(key))
+      throw Error(
+          fmt::format("{} cannot be set for one site, zone or prop. Structure, branches, gaps, interface, body, graded "
+                      "layers and filaments can.",
+                      key));
+  }
+}
+
+void checkStroke(const Stroke& stroke) {
+  const auto round = [](const std::vector<Vec3>& path, double radius) {
+    if (path.empty()) throw Error("A stroke needs at least one point.");
+    if (std::any_of(path.begin(), path.end(),
+                    [](const Vec3& p) { return !p.allFinite() || p.cwiseAbs().maxCoeff() > farthest; }))
+      throw Error(fmt::format("A stroke can go at most {:g} mm from the plate's corner.", farthest));
+    if (!(radius >= 0.1 && radius <= 200))
+      throw Error(fmt::format("A brush radius cannot be {:g} mm. It can be 0.1 to 200 mm.", radius));
+  };
+  if (const auto* ball = std::get_if<BallStroke>(&stroke)) round(ball->path, ball->radius);
+  if (const auto* sight = std::get_if<SightStroke>(&stroke)) round(sight->path, sight->radius);
+}
+
+Canvas canvasOf(const Project& project, std::size_t index, const Part& part) {
+  return {part.mesh, treeOf(part.mesh), transformOf(part.placement, *part.mesh),
+          settingsOf(project, index).number("support.free_lean"), part.clean.get()};
+}
+
+Zone checked(Zone zone, const ZoneFigures& figures, const Affine& toPlate, const Part& part) {
+  const auto sized = [](double mm) { return mm >= smallestZone && mm <= largestZone; };
+  const bool fits = zone.shape == ZoneShape::slab
+                        ? sized(figures.size.z())
+                        : sized(figures.size.x()) && sized(figures.size.y()) && sized(figures.size.z());
+  if (!fits)
+    throw Error(
+        fmt::format("A zone of {} can measure {:g} to {:g} mm along each axis.", part.name, smallestZone, largestZone));
+  if (!figures.centre.allFinite() || !figures.turn.allFinite() || figures.centre.cwiseAbs().maxCoeff() > farthest)
+    throw Error(
+        fmt::format("A zone needs turns in degrees and a place at most {:g} mm from the plate's corner.", farthest));
+  if (!(zone.lean >= 0 && zone.lean <= 89)) throw Error("A zone's lean can be 0 to 89°.");
+  if (zone.shape == ZoneShape::mesh && !zone.solid) throw Error("A zone of any shape needs a mesh file.");
+  checkLocal(zone.settings);
+  zone.toMesh = zoneTransform(figures, zone.shape, toPlate);
+  return zone;
+}
+
+// The nearest place of the part's surface, in its mesh's coordinates.
+Vec3 onSurface(const Part& part, const Vec3& at) {
+  const Affine toMesh = transformOf(part.placement, *part.mesh).inverse();
+  const auto near = nearestOn(*treeOf(part.mesh), toMesh * at, pointing * toMesh.linear().norm());
+  if (!near)
+    throw Error(fmt::format("{} has no surface near {:.1f}, {:.1f}, {:.1f}. Point at a place on it.", part.name, at.x(),
+                            at.y(), at.z()));
+  return near->point;
+}
+
+void checkWidth(double width) {
+  if (!(width >= narrowestProp && width <= widestProp))
+    throw Error(
+        fmt::format("A prop cannot be {:g} mm wide. It can be {:g} to {:g} mm.", width, narrowestProp, widestProp));
+}
+
+const char* nameOf(Mark mark) { return mark == Mark::enforce ? "enforce" : mark == Mark::block ? "block" : "clear"; }
+const char* nameOf(ZoneAs as) {
+  return as == ZoneAs::enforce ? "enforcing" : as == ZoneAs::block ? "blocking" : "keep clear";
+}
+
+}  // namespace
+
+bool isLocal(std::string_view key) {
+  return key.starts_with("support.gap.") || key.starts_with("support.interface.") || key.starts_with("support.body.") ||
+         key.starts_with("support.graded.") || key == "support.structure" || key.starts_with("support.tree.") ||
+         key.starts_with("support.filament.");
+}
+
+ProjectPtr applyTo(const Project& project, const LayMark& lay) {
+  Part part = partAt(project, lay.part);
+  checkStroke(lay.stroke);
+  Canvas canvas = canvasOf(project, lay.part, part);
+  if (std::holds_alternative<SightStroke>(lay.stroke))
+    for (const PartPtr& other : project.parts)
+      if (other != project.parts[lay.part])
+        canvas.others.push_back({treeOf(other->mesh), transformOf(other->placement, *other->mesh).inverse()});
+  std::optional<Plane> twin = lay.twin;
+  if (lay.findTwin) twin = findSymmetry(part.mesh, Progress()).plane.movedBy(canvas.toPlate);
+  part.marks = paint(canvas, *part.marks, lay.stroke, lay.mark, lay.rules);
+  if (twin) {
+    PaintRules rules = lay.rules;
+    for (Plane& plane : rules.clip) plane = {twin->mirrored(plane.at), twin->mirroredDirection(plane.normal)};
+    part.marks = paint(canvas, *part.marks, mirrored(lay.stroke, *twin), lay.mark, rules);
+  }
+  return withPart(project, lay.part, std::move(part));
+}
+
+ProjectPtr applyTo(const Project& project, const ClearDecisions& clear) {
+  Part part = partAt(project, clear.part);
+  switch (clear.what) {
+    case Clearing::marks:
+      part.marks = std::make_shared<const Marks>();
+      break;
+    case Clearing::enforce:
+      part.marks = part.marks->without(Mark::enforce);
+      break;
+    case Clearing::block:
+      part.marks = part.marks->without(Mark::block);
+      break;
+    case Clearing::clean:
+      part.clean = std::make_shared<const Marks>();
+      break;
+    case Clearing::zones:
+      part.zones.clear();
+      break;
+    case Clearing::props:
+      part.props.clear();
+      break;
+    case Clearing::sites:
+      part.sites.clear();
+      break;
+  }
+  return withPart(project, clear.part, std::move(part));
+}
+
+ProjectPtr applyTo(const Project& project, const KeepFaceClean& keep) {
+  Part part = partAt(project, keep.part);
+  Canvas canvas = canvasOf(project, keep.part, part);
+  canvas.clean = nullptr;
+  if (faceAt(canvas, keep.face).empty()) onSurface(part, keep.face.at);
+  part.clean = paint(canvas, *part.clean, keep.face, keep.clean ? Mark::block : Mark::none, {});
+  if (keep.clean) part.marks = paint(canvas, *part.marks, keep.face, Mark::none, {});
+  return withPart(project, keep.part, std::move(part));
+}
+
+ProjectPtr applyTo(const Project& project, const AddZone& add) {
+  Part part = partAt(project, add.part);
+  part.zones.push_back(checked(add.zone, add.figures, transformOf(part.placement, *part.mesh), part));
+  return withPart(project, add.part, std::move(part));
+}
+
+ProjectPtr applyTo(const Project& project, const ChangeZone& change) {
+  Part part = partAt(project, change.part);
+  Zone& zone = itemAt(part.zones, change.zone, part, "zone");
+  if (change.as) zone.as = *change.as;
+  if (change.lean) zone.lean = *change.lean;
+  if (change.settings) zone.settings = *change.settings;
+  const Affine toPlate = transformOf(part.placement, *part.mesh);
+  const Affine place = zone.toMesh;
+  zone = checked(zone, change.figures.value_or(figuresOf(zone, toPlate)), toPlate, part);
+  if (!change.figures) zone.toMesh = place;  // to the bit
+  return withPart(project, change.part, std::move(part));
+}
+
+ProjectPtr applyTo(const Project& project, const CopyZone& copy) {
+  Part part = partAt(project, copy.part);
+  Zone zone = itemAt(part.zones, copy.zone, part, "zone");
+  const Affine toPlate = transformOf(part.placement, *part.mesh);
+  ZoneFigures figures = figuresOf(zone, toPlate);
+  if (zone.shape == ZoneShape::slab)
+    figures.centre.z() += figures.size.z();
+  else
+    figures.centre.x() += figures.size.x();
+  zone.toMesh = zoneTransform(figures, zone.shape, toPlate);
+  part.zones.push_back(std::move(zone));
+  return withPart(project, copy.part, std::move(part));
+}
+
+ProjectPtr applyTo(const Project& project, const RemoveZone& remove) {
+  Part part = partAt(project, remove.part);
+  itemAt(part.zones, remove.zone, part, "zone");
+  part.zones.erase(part.zones.begin() + static_cast<std::ptrdiff_t>(remove.zone));
+  return withPart(project, remove.part, std::move(part));
+}
+
+ProjectPtr applyTo(const Project& project, const AddProp& add) {
+  Part part = partAt(project, add.part);
+  checkWidth(add.width);
+  checkLocal(add.settings);
+  part.props.push_back({onSurface(part, add.at), add.width, add.settings});
+  return withPart(project, add.part, std::move(part));
+}
+
+ProjectPtr applyTo(const Project& project, const ChangeProp& change) {
+  Part part = partAt(project, change.part);
+  Prop& prop = itemAt(part.props, change.prop, part, "prop");
+  if (change.width) prop.width = *change.width;
+  if (change.at) prop.at = onSurface(part, *change.at);
+  if (change.settings) prop.settings = *change.settings;
+  checkWidth(prop.width);
+  checkLocal(prop.settings);
+  return withPart(project, change.part, std::move(part));
+}
+
+ProjectPtr applyTo(const Project& project, const RemoveProp& remove) {
+  Part part = partAt(project, remove.part);
+  itemAt(part.props, remove.prop, part, "prop");
+  part.props.erase(part.props.begin() + static_cast<std::ptrdiff_t>(remove.prop));
+  return withPart(project, remove.part, std::move(part));
+}
+
+ProjectPtr applyTo(const Project& project, const DecideSite& decide) {
+  Part part = partAt(project, decide.part);
+  if (decide.settings) checkLocal(*decide.settings);
+  const Vec3 at = onSurface(part, decide.at);
+  const Canvas canvas = canvasOf(project, decide.part, part);
+  // An earlier decision about the same site is replaced, wherever on it that was made.
+  const std::vector<std::uint32_t> facets = siteAt(canvas, {decide.at});
+  const auto isHere = [&](const SiteDecision& known) {
+    if ((known.at - at).norm() < 1e-6) return true;
+    const auto near = nearestOn(*canvas.tree, known.at, pointing);
+    return near && std::binary_search(facets.begin(), facets.end(), near->facet);
+  };
+  const auto known = std::find_if(part.sites.begin(), part.sites.end(), isHere);
+  SiteDecision decision{at, Choice::proposed, {}};
+  if (known != part.sites.end()) {
+    decision = *known;
+    part.sites.erase(known);
+  }
+  if (decide.choice) decision.choice = *decide.choice;
+  if (decide.settings) decision.settings = *decide.settings;
+  if (decision.choice != Choice::proposed || !decision.settings.empty()) part.sites.push_back(std::move(decision));
+  return withPart(project, decide.part, std::move(part));
+}
+
+std::string named(const LayMark& lay) {
+  constexpr std::array<const char*, std::variant_size_v<Stroke>> brushes{"stroke", "sight stroke", "face",   "site",
+                                                                         "band",   "by lean",      "support"};
+  if (std::holds_alternative<PatchStroke>(lay.stroke) && lay.mark == Mark::block) return "remove support";
+  return fmt::format("{} {}{}", nameOf(lay.mark), brushes[lay.stroke.index()],
+                     lay.twin || lay.findTwin ? " and its twin" : "");
+}
+std::string named(const ClearDecisions& clear) {
+  constexpr std::array<const char*, 7> what{"all marks", "enforce marks", "block marks", "clean faces",
+                                            "zones",     "props",         "site choices"};
+  return std::string("clear ") + what[static_cast<std::size_t>(clear.what)];
+}
+std::string named(const KeepFaceClean& keep) { return keep.clean ? "keep a face clean" : "face may be touched"; }
+std::string named(const AddZone& add) { return fmt::format("add {} zone", nameOf(add.zone.as)); }
+std::string named(const ChangeZone& change) {
+  if (change.figures) return "place zone";
+  return change.settings ? "settings of a zone" : change.lean ? "lean of a zone" : "change zone";
+}
+std::string named(const CopyZone&) { return "copy zone"; }
+std::string named(const RemoveZone&) { return "remove zone"; }
+std::string named(const AddProp&) { return "add prop"; }
+std::string named(const ChangeProp& change) {
+  return change.at      ? "move prop"
+         : change.width ? fmt::format("prop {:g} mm wide", *change.width)
+                        : "settings of a prop";
+}
+std::string named(const RemoveProp&) { return "remove prop"; }
+std::string named(const DecideSite& decide) {
+  if (!decide.choice) return "settings of a site";
+  return *decide.choice == Choice::enforce ? "enforce the site"
+         : *decide.choice == Choice::block ? "block the site"
+                                           : "site as proposed";
+}
+
+void carryDecisions(const Part& part, const MeshPtr& mesh, Part& result, const Progress& progress) {
+  Carried marks = carryMarks(part.mesh, *part.marks, mesh, progress);
+  Carried clean = carryMarks(part.mesh, *part.clean, mesh, progress);
+  for (LostMarks& lost : clean.lost) lost.kind = LostKind::clean;
+  result.marks = std::move(marks.marks);
+  result.clean = std::move(clean.marks);
+  result.lostMarks = std::move(marks.lost);
+  result.lostMarks.insert(result.lostMarks.end(), clean.lost.begin(), clean.lost.end());
+  const MeshTreePtr tree = treeOf(mesh);
+  const auto keepThoseOnSurface = [&](auto& decisions, LostKind kind) {
+    std::erase_if(decisions, [&](auto& decision) {
+      const auto near = nearestOn(*tree, decision.at, carryReach);
+      if (near)
+        decision.at = near->point;
+      else
+        result.lostMarks.push_back({kind, 0, decision.at});
+      return !near;
+    });
+  };
+  keepThoseOnSurface(result.props, LostKind::prop);
+  keepThoseOnSurface(result.sites, LostKind::site);
+}
+
+}  // namespace trellis

@@ -1,0 +1,266 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/document/operations.hpp"
+
+#include "core/document/arrange.hpp"
+#include "core/document/decide.hpp"
+#include "core/document/settle.hpp"
+#include "core/settings/presets.hpp"
+#include "core/settings/words.hpp"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+namespace trellis {
+
+namespace {
+
+ProjectPtr applyTo(const Project& project, const AddParts& add) {
+  auto result = std::make_shared<Project>(project);
+  result->parts.insert(result->parts.end(), add.parts.begin(), add.parts.end());
+  return result;
+}
+
+ProjectPtr applyTo(const Project& project, const RemovePart& remove) {
+  partAt(project, remove.part);
+  auto result = std::make_shared<Project>(project);
+  result->parts.erase(result->parts.begin() + static_cast<std::ptrdiff_t>(remove.part));
+  return result;
+}
+
+void checkPlacement(const Part& part) {
+  const Placement& placement = part.placement;
+  const bool sized = (placement.scale.array().abs() >= 1e-3).all() && (placement.scale.array().abs() <= 1e3).all();
+  if (!sized) throw Error(part.name + " can be scaled to between 0.1 % and 100000 % of its size.");
+  if (!placement.position.allFinite() || placement.position.cwiseAbs().maxCoeff() > 10'000)
+    throw Error(part.name + " can be moved at most 10 m from the plate's corner.");
+  if (!placement.turn.allFinite()) throw Error(part.name + " has to be turned by a number of degrees.");
+}
+
+ProjectPtr applyTo(const Project& project, const CopyPart& copy) {
+  Part part = partAt(project, copy.part);
+  const Box3 box = placedBounds(part.placement, *part.mesh);
+  part.placement.position += Vec3(box.sizes().x() + ArrangeParts().gap, 0, 0);
+  auto result = std::make_shared<Project>(project);
+  result->parts.push_back(std::make_shared<const Part>(std::move(part)));
+  return result;
+}
+
+ProjectPtr applyTo(const Project& project, const MirrorPart& mirror) {
+  Part part = partAt(project, mirror.part);
+  if (mirror.axis < 0 || mirror.axis > 2) throw Error("A part is mirrored along x, y or z.");
+  part.placement = mirrored(part.placement, mirror.axis);
+  if (part.placement.rests) part.placement = droppedTo(part.placement, *part.mesh, 0);
+  return withPart(project, mirror.part, std::move(part));
+}
+
+// How far brim, bed or feet reach past what stands on the plate, mm.
+double laidAround(const Settings& settings) {
+  double reach = settings.whole("support.foot.layers") > 0 ? settings.number("support.foot.spread") : 0.0;
+  if (settings.number("brim.width") > 0 && settings.text("brim.side") != "inside")
+    reach = std::max(reach, settings.number("brim.gap") + settings.number("brim.width"));
+  if (settings.whole("support.bed.layers") > 0) reach = std::max(reach, settings.number("support.bed.reach"));
+  return reach;
+}
+
+ProjectPtr applyTo(const Project& project, const ArrangeParts& arrange) {
+  const std::vector<Placement> places =
+      arranged(project.parts, {project.settings.number("machine.width"), project.settings.number("machine.depth"),
+                               arrange.gap, laidAround(project.settings)});
+  auto result = std::make_shared<Project>(project);
+  for (std::size_t p = 0; p < places.size(); ++p) {
+    Part part = *project.parts[p];
+    part.placement = places[p];
+    result->parts[p] = std::make_shared<const Part>(std::move(part));
+  }
+  return result;
+}
+
+// The scale that gives a size; along axes without one the part keeps its proportions when only one was
+// given, and its size otherwise.
+Vec3 scaleFor(const Part& part, const Vec3& size) {
+  if ((size.array() < 0).any() || !size.allFinite())
+    throw Error(part.name + " has to have a size in mm, or 0 where it follows in proportion.");
+  const Vec3 whole = part.mesh->bounds.sizes();
+  Vec3 scale = part.placement.scale;
+  double factor = 1;
+  for (int axis = 0; axis < 3; ++axis) {
+    if (size(axis) <= 0) continue;
+    if (whole(axis) <= 0) throw Error(part.name + " has no extent there that could be scaled.");
+    factor = size(axis) / (whole(axis) * std::abs(scale(axis)));
+    scale(axis) *= factor;
+  }
+  const bool alone = (size.array() > 0).count() == 1;
+  for (int axis = 0; axis < 3; ++axis)
+    if (alone && size(axis) <= 0) scale(axis) *= factor;
+  return scale;
+}
+
+ProjectPtr applyTo(const Project& project, const PlacePart& place) {
+  Part part = partAt(project, place.part);
+  Placement& placement = part.placement;
+  if (place.turn) placement.turn = *place.turn;
+  if (place.scale) placement.scale = *place.scale;
+  if (place.size) placement.scale = scaleFor(part, *place.size);
+  if (place.position) placement.position = *place.position;
+  checkPlacement(part);
+  const std::optional<double> lift = place.drop ? std::optional(0.0) : place.lift;
+  if (lift) {
+    if (!(std::abs(*lift) <= 10'000)) throw Error(part.name + " has to be lifted by a number of mm.");
+    placement = droppedTo(placement, *part.mesh, *lift);
+    placement.rests = *lift == 0;
+  } else if (place.position) {
+    placement.rests = std::abs(placedBounds(placement, *part.mesh).min().z()) < 1e-4;
+  } else if (placement.rests) {
+    placement = droppedTo(placement, *part.mesh, 0);
+  }
+  return withPart(project, place.part, std::move(part));
+}
+
+ProjectPtr applyTo(const Project& project, const LayFaceDown& lay) {
+  Part part = partAt(project, lay.part);
+  const auto down = placedOnFaceAt(part.placement, part.mesh, lay.at);
+  if (!down)
+    throw Error(fmt::format("{} has no surface near {:.1f}, {:.1f}, {:.1f}. Point at a face of it.", part.name,
+                            lay.at.x(), lay.at.y(), lay.at.z()));
+  part.placement = *down;
+  return withPart(project, lay.part, std::move(part));
+}
+
+ProjectPtr applyTo(const Project& project, const MendPart& mending) {
+  const Part& part = partAt(project, mending.part);
+  return withPart(project, mending.part, withMesh(part, mend(*part.mesh, mending.way, Progress()).mesh, Progress()));
+}
+
+ProjectPtr applyTo(const Project& project, const ReplaceMesh& replace) {
+  return withPart(project, replace.part, withMesh(partAt(project, replace.part), replace.mesh, Progress()));
+}
+
+// A part's own settings are those that the table lets a part have.
+Part partForSetting(const Project& project, std::size_t index, const std::string& key) {
+  if (!settingRow(key).perPart)
+    throw Error(fmt::format("{} holds for the whole plate; a part cannot have its own.", key));
+  return partAt(project, index);
+}
+
+ProjectPtr applyTo(const Project& project, const ChangeSetting& change) {
+  if (change.part) {
+    Part part = partForSetting(project, *change.part, change.key);
+    checkSetting(change.key, change.value);
+    part.settings.insert_or_assign(change.key, change.value);
+    return withPart(project, *change.part, std::move(part));
+  }
+  auto result = std::make_shared<Project>(project);
+  result->settings.set(change.key, change.value);
+  return result;
+}
+
+ProjectPtr applyTo(const Project& project, const ResetSetting& reset) {
+  settingRow(reset.key);
+  if (reset.part) {
+    Part part = partForSetting(project, *reset.part, reset.key);
+    part.settings.erase(reset.key);
+    return withPart(project, *reset.part, std::move(part));
+  }
+  auto result = std::make_shared<Project>(project);
+  result->settings.reset(reset.key);
+  return result;
+}
+
+ProjectPtr applyTo(const Project& project, const ApplyPreset& apply) {
+  const Preset& preset = presetNamed(apply.preset);
+  if (apply.part) partAt(project, *apply.part);
+  auto result = std::make_shared<const Project>(project);
+  for (const auto& [key, value] : valuesOf(preset, project.settings))
+    result = applyTo(*result, ChangeSetting{key, value, settingRow(key).perPart ? apply.part : std::nullopt});
+  return result;
+}
+
+constexpr double samePlace = 3;  // mm
+
+// What was accepted at the place before is replaced.
+void accept(std::vector<Accepted>& all, const AcceptFinding& what, const Affine& toPlate) {
+  std::erase_if(all, [&](const Accepted& one) {
+    return one.code == what.code && (toPlate * one.at - what.at).norm() <= samePlace;
+  });
+  if (what.accept) all.push_back({what.code, toPlate.inverse() * what.at, what.note});
+}
+
+ProjectPtr applyTo(const Project& project, const AcceptFinding& what) {
+  if (!what.at.allFinite()) throw Error("A finding is accepted at a place in mm.");
+  if (what.part < 0) {
+    auto result = std::make_shared<Project>(project);
+    accept(result->accepted, what, Affine::Identity());
+    return result;
+  }
+  const auto index = static_cast<std::size_t>(what.part);
+  Part part = partAt(project, index);
+  accept(part.accepted, what, transformOf(part.placement, *part.mesh));
+  return withPart(project, index, std::move(part));
+}
+
+std::string lowered(std::string text) {
+  if (!text.empty()) text[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(text[0])));
+  return text;
+}
+
+std::string named(const AddParts& add) { return add.parts.size() == 1 ? "add " + add.parts[0]->name : "add parts"; }
+std::string named(const RemovePart&) { return "remove part"; }
+std::string named(const CopyPart&) { return "copy part"; }
+std::string named(const MirrorPart& mirror) { return std::string("mirror along ") + "xyz"[mirror.axis]; }
+std::string named(const ArrangeParts&) { return "arrange"; }
+std::string named(const LayFaceDown&) { return "lay a face down"; }
+std::string named(const MendPart& mending) { return mending.way == MendBy::wrap ? "wrap" : "mend"; }
+std::string named(const ReplaceMesh&) { return "replace the mesh"; }
+std::string named(const PlacePart& place) {
+  if (place.scale || place.size) return "scale";
+  if (place.lift && *place.lift != 0) return "lift";
+  return place.turn ? "turn" : place.position ? "move" : "drop to plate";
+}
+std::string named(const ChangeSetting& change) {
+  const SettingRow& row = settingRow(change.key);
+  if (const auto* number = std::get_if<double>(&change.value))
+    return fmt::format("{} {:g} {}", lowered(row.label), *number, row.unit);
+  if (const auto* yes = std::get_if<bool>(&change.value)) return lowered(row.label) + (*yes ? " on" : " off");
+  return lowered(row.label) +
+         (row.choices.empty() ? "" : ": " + choiceInWords(row.key, std::get<std::string>(change.value)));
+}
+std::string named(const AcceptFinding& what) { return what.accept ? "accept a finding" : "no longer accept a finding"; }
+std::string named(const ApplyPreset& apply) { return "preset: " + lowered(presetNamed(apply.preset).label); }
+std::string named(const ResetSetting& reset) { return "reset " + lowered(settingRow(reset.key).label); }
+
+}  // namespace
+
+std::string nameOf(const Operation& operation) {
+  return std::visit([](const auto& what) { return named(what); }, operation);
+}
+
+const Part& partAt(const Project& project, std::size_t part) {
+  if (part >= project.parts.size())
+    throw Error(
+        fmt::format("There is no part {}; the project has {}. Parts are counted from 0.", part, project.parts.size()));
+  return *project.parts[part];
+}
+
+ProjectPtr withPart(const Project& project, std::size_t index, Part part) {
+  auto result = std::make_shared<Project>(project);
+  result->parts[index] = std::make_shared<const Part>(std::move(part));
+  return result;
+}
+
+Part withMesh(const Part& part, const MeshPtr& mesh, const Progress& progress) {
+  Part result = part;
+  const Affine before = transformOf(part.placement, *part.mesh);
+  carryDecisions(part, mesh, result, progress);
+  result.mesh = mesh;
+  result.placement.position = before * Vec3(mesh->bounds.center());
+  if (result.placement.rests) result.placement = droppedTo(result.placement, *mesh, 0);
+  return result;
+}
+
+ProjectPtr performed(const Project& project, const Operation& operation) {
+  return std::visit([&](const auto& what) { return applyTo(project, what); }, operation);
+}
+
+}  // namespace trellis

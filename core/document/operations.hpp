@@ -1,0 +1,163 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The one list of everything that can be done to a project: for the window, the command line and tests.
+#pragma once
+
+#include "core/document/project.hpp"
+#include "core/marks/brush.hpp"
+#include "core/mesh/mend.hpp"
+
+#include <optional>
+#include <variant>
+
+namespace trellis {
+
+struct AddParts {
+  std::vector<PartPtr> parts;
+};
+struct RemovePart {
+  std::size_t part = 0;
+};
+// A copy beside the part, with its marks and settings.
+struct CopyPart {
+  std::size_t part = 0;
+};
+struct MirrorPart {
+  std::size_t part = 0;
+  int axis = 0;  // of the plate: 0, 1, 2
+};
+// Every part to a place of its own, nearest to the plate's middle.
+struct ArrangeParts {
+  double gap = 5;  // mm between parts
+};
+// What is not given stays as it is. A part that rests drops back to the plate after it was turned or scaled;
+// a position or a lift off the plate ends that.
+struct PlacePart {
+  std::size_t part = 0;
+  std::optional<Vec3> position, turn, scale;
+  std::optional<Vec3> size = {};    // mm along the mesh's axes; 0 follows in proportion
+  std::optional<double> lift = {};  // mm from the plate to the part's lowest point
+  bool drop = false;                // lift 0
+};
+// Turns the part until the face nearest to a place lies on the plate, or rather the hull's face under it.
+struct LayFaceDown {
+  std::size_t part = 0;
+  Vec3 at = Vec3::Zero();  // plate coordinates
+};
+struct MendPart {
+  std::size_t part = 0;
+  MendBy way = MendBy::repair;
+};
+// A revised mesh in the same coordinates as the old one. Marks stay where surface still is.
+struct ReplaceMesh {
+  std::size_t part = 0;
+  MeshPtr mesh;
+};
+struct LayMark {
+  std::size_t part = 0;
+  Mark mark = Mark::enforce;  // none clears
+  Stroke stroke;
+  PaintRules rules = {};
+  std::optional<Plane> twin = {};  // plate coordinates: the stroke is laid on the other side too
+  bool findTwin = false;           // across the plane the part is most nearly symmetrical about
+};
+enum class Clearing { marks, enforce, block, clean, zones, props, sites };
+struct ClearDecisions {
+  std::size_t part = 0;
+  Clearing what = Clearing::marks;
+};
+// Keeps the face at a place free of any contact, or no longer.
+struct KeepFaceClean {
+  std::size_t part = 0;
+  FaceStroke face;
+  bool clean = true;
+};
+struct AddZone {
+  std::size_t part = 0;
+  Zone zone;            // its place is taken from the figures
+  ZoneFigures figures;  // plate coordinates
+};
+// What is not given stays as it is.
+struct ChangeZone {
+  std::size_t part = 0, zone = 0;
+  std::optional<ZoneFigures> figures = {};
+  std::optional<ZoneAs> as = {};
+  std::optional<double> lean = {};
+  std::optional<Overrides> settings = {};
+};
+struct CopyZone {
+  std::size_t part = 0, zone = 0;
+};
+struct RemoveZone {
+  std::size_t part = 0, zone = 0;
+};
+struct AddProp {
+  std::size_t part = 0;
+  Vec3 at = Vec3::Zero();  // plate coordinates, on the surface
+  double width = 3;        // mm
+  Overrides settings = {};
+};
+struct ChangeProp {
+  std::size_t part = 0, prop = 0;
+  std::optional<Vec3> at = {};
+  std::optional<double> width = {};
+  std::optional<Overrides> settings = {};
+};
+struct RemoveProp {
+  std::size_t part = 0, prop = 0;
+};
+// For the site at a place, plate coordinates. What is not given stays as it is; as proposed and without settings
+// nothing is kept.
+struct DecideSite {
+  std::size_t part = 0;
+  Vec3 at = Vec3::Zero();
+  std::optional<Choice> choice = {};
+  std::optional<Overrides> settings = {};
+};
+// Lets a finding be, with a note why, or no longer. The finding is the one with this code at this place, plate
+// coordinates.
+struct AcceptFinding {
+  int part = -1;  // −1: the plate
+  std::string code;
+  Vec3 at = Vec3::Zero();
+  std::string note;
+  bool accept = true;
+};
+struct ChangeSetting {
+  std::string key;
+  SettingValue value;
+  std::optional<std::size_t> part = {};  // for one part only
+};
+struct ResetSetting {
+  std::string key;
+  std::optional<std::size_t> part = {};
+};
+
+// All values of a preset; those that only the plate has stay the plate's.
+struct ApplyPreset {
+  std::string preset;
+  std::optional<std::size_t> part = {};
+};
+
+using Operation =
+    std::variant<AddParts, RemovePart, CopyPart, MirrorPart, ArrangeParts, PlacePart, LayFaceDown, MendPart,
+                 ReplaceMesh, LayMark, ClearDecisions, KeepFaceClean, AddZone, ChangeZone, CopyZone, RemoveZone,
+                 AddProp, ChangeProp, RemoveProp, DecideSite, AcceptFinding, ChangeSetting, ResetSetting, ApplyPreset>;
+
+// As the Edit menu names it: "enforce stroke", "gap above 0.22 mm".
+std::string nameOf(const Operation& operation);
+
+// The project after the operation. Throws Error when it names a part, key or value that does not fit.
+ProjectPtr performed(const Project& project, const Operation& operation);
+
+// The part with another mesh in the same coordinates: where it stands and what is marked stays, as far as
+// the surface does.
+Part withMesh(const Part& part, const MeshPtr& mesh, const Progress& progress);
+
+// From the command line's JSON, see docs/formats/operations.md. Throws Error naming what is wrong.
+// settings say how large the plate is that parts are added to.
+Operation operationFrom(const nlohmann::json& json, const Settings& settings = {});
+// Whether a site, zone or prop may have a setting of its own: structure, branches, gaps, interface, body, graded layers
+// and filaments.
+bool isLocal(std::string_view key);
+
+}  // namespace trellis

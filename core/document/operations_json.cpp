@@ -1,0 +1,289 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/document/operations.hpp"
+
+#include "core/settings/presets.hpp"
+
+#include <fmt/format.h>
+
+#include <cmath>
+#include <functional>
+
+namespace trellis {
+
+namespace {
+
+using Json = nlohmann::json;
+
+const Json& member(const Json& json, const char* key) {
+  const auto found = json.find(key);
+  if (found == json.end()) throw Error(fmt::format("\"{}\" is missing.", key));
+  return *found;
+}
+
+double numberIn(const Json& json, const char* key) {
+  if (!json.is_number()) throw Error(fmt::format("\"{}\" has to be a number.", key));
+  return json.get<double>();
+}
+
+Vec3 vectorIn(const Json& json, const char* key) {
+  if (!json.is_array() || json.size() != 3) throw Error(fmt::format("\"{}\" has to be three numbers.", key));
+  return {numberIn(json[0], key), numberIn(json[1], key), numberIn(json[2], key)};
+}
+
+std::optional<Vec3> optionalVector(const Json& json, const char* key) {
+  return json.contains(key) ? std::optional(vectorIn(json[key], key)) : std::nullopt;
+}
+
+std::optional<double> optionalNumber(const Json& json, const char* key) {
+  return json.contains(key) ? std::optional(numberIn(json[key], key)) : std::nullopt;
+}
+
+std::string textIn(const Json& json, const char* key) {
+  const Json& value = member(json, key);
+  if (!value.is_string()) throw Error(fmt::format("\"{}\" has to be text.", key));
+  return value.get<std::string>();
+}
+
+bool yesIn(const Json& json, const char* key) {
+  if (!json.contains(key)) return false;
+  if (!json[key].is_boolean()) throw Error(fmt::format("\"{}\" has to be true or false.", key));
+  return json[key].get<bool>();
+}
+
+std::size_t countIn(const Json& json, const char* key) {
+  const double number = numberIn(json, key);
+  if (number < 0 || number != std::floor(number) || number > 1e6)
+    throw Error(fmt::format("\"{}\" has to be a whole number from 0.", key));
+  return static_cast<std::size_t>(number);
+}
+
+std::size_t partIn(const Json& json) { return json.contains("part") ? countIn(json["part"], "part") : 0; }
+
+// What a word means, of the words that are allowed.
+template <typename T>
+T oneOf(const std::string& word, const char* key, const std::vector<std::pair<const char*, T>>& words) {
+  std::string allowed;
+  for (std::size_t i = 0; i < words.size(); ++i) {
+    if (word == words[i].first) return words[i].second;
+    allowed += std::string(i == 0 ? "" : i + 1 == words.size() ? " or " : ", ") + words[i].first;
+  }
+  throw Error(fmt::format("\"{}\" cannot be {}. It can be {}.", key, word, allowed));
+}
+
+Mark markFrom(const std::string& word) {
+  return oneOf<Mark>(word, "as", {{"enforce", Mark::enforce}, {"block", Mark::block}, {"none", Mark::none}});
+}
+
+std::optional<Overrides> overridesIn(const Json& json) {
+  if (!json.contains("set")) return std::nullopt;
+  if (!json["set"].is_object()) throw Error("\"set\" has to be an object of setting keys and values.");
+  Overrides overrides;
+  for (const auto& [key, value] : json["set"].items()) overrides.insert_or_assign(key, settingFrom(key, value));
+  return overrides;
+}
+
+Plane planeFrom(const Json& json) {
+  const Vec3 normal = vectorIn(member(json, "normal"), "normal");
+  if (!(normal.norm() > 1e-9)) throw Error("\"normal\" has to point somewhere.");
+  return {vectorIn(member(json, "at"), "at"), normal.normalized()};
+}
+
+// Paths are taken from where the program runs; the plate's size from the project the list is performed on.
+Operation addFrom(const Json& json, const Settings& settings) {
+  return AddParts{partsFrom(readMeshFile(textIn(json, "file"), Progress()), settings)};
+}
+
+Operation replaceFrom(const Json& json) {
+  return ReplaceMesh{partIn(json), readOneMesh(textIn(json, "file"), Progress())};
+}
+
+int axisFrom(const Json& json) {
+  const std::string axis = textIn(json, "axis");
+  if (axis != "x" && axis != "y" && axis != "z")
+    throw Error(fmt::format("\"axis\" cannot be {}. It can be x, y or z.", axis));
+  return axis[0] - 'x';
+}
+
+MendBy wayFrom(const Json& json) { return yesIn(json, "wrap") ? MendBy::wrap : MendBy::repair; }
+
+Operation placeFrom(const Json& json) {
+  return PlacePart{partIn(json),
+                   optionalVector(json, "position"),
+                   optionalVector(json, "rotate"),
+                   optionalVector(json, "scale"),
+                   optionalVector(json, "size"),
+                   optionalNumber(json, "lift"),
+                   yesIn(json, "drop")};
+}
+
+std::vector<Vec3> pathFrom(const Json& json) {
+  if (!json.contains("path")) return {vectorIn(member(json, "at"), "at")};
+  if (!json["path"].is_array()) throw Error("\"path\" has to be a list of points.");
+  std::vector<Vec3> path;
+  for (const Json& point : json["path"]) path.push_back(vectorIn(point, "path"));
+  return path;
+}
+
+double creaseIn(const Json& json) { return optionalNumber(json, "crease").value_or(FaceStroke().crease); }
+
+Stroke strokeFrom(const Json& json) {
+  const std::string brush = textIn(json, "with");
+  if (brush == "ball") return BallStroke{pathFrom(json), numberIn(member(json, "radius"), "radius")};
+  if (brush == "sight")
+    return SightStroke{pathFrom(json), numberIn(member(json, "radius"), "radius"),
+                       vectorIn(member(json, "eye"), "eye")};
+  if (brush == "face") return FaceStroke{vectorIn(member(json, "at"), "at"), creaseIn(json)};
+  if (brush == "site") return SiteStroke{vectorIn(member(json, "at"), "at")};
+  if (brush == "band") return BandStroke{numberIn(member(json, "from"), "from"), numberIn(member(json, "to"), "to")};
+  throw Error(fmt::format("\"with\" cannot be {}. It can be ball, sight, face, site or band.", brush));
+}
+
+Operation markOperationFrom(const Json& json) {
+  LayMark lay{partIn(json), markFrom(textIn(json, "as")), strokeFrom(json)};
+  lay.rules.keepToOverhangs = yesIn(json, "keep_to_overhangs");
+  if (yesIn(json, "stop_at_creases")) lay.rules.crease = creaseIn(json);
+  if (json.contains("clip"))
+    for (const Json& plane : json["clip"]) lay.rules.clip.push_back(planeFrom(plane));
+  if (json.contains("twin")) {
+    lay.findTwin = json["twin"] == "found";
+    if (!lay.findTwin) lay.twin = planeFrom(json["twin"]);
+  }
+  return lay;
+}
+
+Operation markByLeanFrom(const Json& json) {
+  return LayMark{partIn(json), markFrom(textIn(json, "as")), LeanStroke{numberIn(member(json, "above"), "above")}};
+}
+
+Operation clearFrom(const Json& json) {
+  return ClearDecisions{partIn(json), oneOf<Clearing>(textIn(json, "what"), "what",
+                                                      {{"marks", Clearing::marks},
+                                                       {"enforce", Clearing::enforce},
+                                                       {"block", Clearing::block},
+                                                       {"clean_faces", Clearing::clean},
+                                                       {"zones", Clearing::zones},
+                                                       {"props", Clearing::props},
+                                                       {"sites", Clearing::sites}})};
+}
+
+Operation cleanFaceFrom(const Json& json) {
+  return KeepFaceClean{partIn(json),
+                       {vectorIn(member(json, "at"), "at"), creaseIn(json)},
+                       !json.contains("clean") || yesIn(json, "clean")};
+}
+
+ZoneAs zoneAsFrom(const Json& json) {
+  return oneOf<ZoneAs>(textIn(json, "as"), "as",
+                       {{"enforce", ZoneAs::enforce}, {"block", ZoneAs::block}, {"keep_clear", ZoneAs::keepClear}});
+}
+
+Operation zoneFrom(const Json& json) {
+  AddZone add{partIn(json), {}, {}};
+  add.zone.as = zoneAsFrom(json);
+  add.zone.shape = oneOf<ZoneShape>(textIn(json, "shape"), "shape",
+                                    {{"box", ZoneShape::box},
+                                     {"cylinder", ZoneShape::cylinder},
+                                     {"ball", ZoneShape::ball},
+                                     {"slab", ZoneShape::slab},
+                                     {"mesh", ZoneShape::mesh}});
+  add.zone.lean = optionalNumber(json, "lean").value_or(add.zone.lean);
+  add.zone.settings = overridesIn(json).value_or(Overrides());
+  add.figures.centre = vectorIn(member(json, "center"), "center");
+  add.figures.turn = optionalVector(json, "rotate").value_or(Vec3(Vec3::Zero()));
+  if (add.zone.shape == ZoneShape::mesh) {
+    const MeshPtr solid = readOneMesh(textIn(json, "file"), Progress());
+    add.zone.solid = scaledToUnit(*solid);
+    add.figures.size = optionalVector(json, "size").value_or(Vec3(solid->bounds.sizes()));
+  } else {
+    add.figures.size = vectorIn(member(json, "size"), "size");
+  }
+  return add;
+}
+
+// Figures of a zone are given together.
+Operation changeZoneFrom(const Json& json) {
+  ChangeZone change{partIn(json), countIn(member(json, "zone"), "zone")};
+  if (json.contains("center"))
+    change.figures = ZoneFigures{vectorIn(json["center"], "center"), vectorIn(member(json, "size"), "size"),
+                                 optionalVector(json, "rotate").value_or(Vec3(Vec3::Zero()))};
+  if (json.contains("as")) change.as = zoneAsFrom(json);
+  change.lean = optionalNumber(json, "lean");
+  change.settings = overridesIn(json);
+  return change;
+}
+
+Operation propFrom(const Json& json) {
+  return AddProp{partIn(json), vectorIn(member(json, "at"), "at"),
+                 optionalNumber(json, "width").value_or(AddProp().width), overridesIn(json).value_or(Overrides())};
+}
+
+Operation changePropFrom(const Json& json) {
+  return ChangeProp{partIn(json), countIn(member(json, "prop"), "prop"), optionalVector(json, "at"),
+                    optionalNumber(json, "width"), overridesIn(json)};
+}
+
+Operation siteFrom(const Json& json) {
+  DecideSite decide{partIn(json), vectorIn(member(json, "at"), "at")};
+  if (json.contains("choice"))
+    decide.choice =
+        oneOf<Choice>(textIn(json, "choice"), "choice",
+                      {{"proposed", Choice::proposed}, {"enforce", Choice::enforce}, {"block", Choice::block}});
+  decide.settings = overridesIn(json);
+  if (json.contains("structure")) {
+    if (!decide.settings) decide.settings.emplace();
+    decide.settings->insert_or_assign("support.structure", settingFrom("support.structure", json["structure"]));
+  }
+  return decide;
+}
+
+std::optional<std::size_t> onePart(const Json& json) {
+  return json.contains("part") ? std::optional(partIn(json)) : std::nullopt;
+}
+
+Operation setFrom(const Json& json) {
+  const std::string key = textIn(json, "key");
+  return ChangeSetting{key, settingFrom(key, member(json, "value")), onePart(json)};
+}
+
+}  // namespace
+
+Operation operationFrom(const Json& json, const Settings& settings) {
+  if (!json.is_object()) throw Error("An operation has to be a JSON object.");
+  const std::string what = textIn(json, "do");
+  if (what == "add") return addFrom(json, settings);
+  if (what == "remove_part") return RemovePart{partIn(json)};
+  if (what == "copy") return CopyPart{partIn(json)};
+  if (what == "preset") return ApplyPreset{presetNamed(textIn(json, "name")).name, onePart(json)};
+  if (what == "mirror") return MirrorPart{partIn(json), axisFrom(json)};
+  if (what == "arrange") return ArrangeParts{optionalNumber(json, "gap").value_or(ArrangeParts().gap)};
+  if (what == "place") return placeFrom(json);
+  if (what == "lay_down") return LayFaceDown{partIn(json), vectorIn(member(json, "at"), "at")};
+  if (what == "mend") return MendPart{partIn(json), wayFrom(json)};
+  if (what == "replace") return replaceFrom(json);
+  if (what == "mark") return markOperationFrom(json);
+  if (what == "mark_by_lean") return markByLeanFrom(json);
+  if (what == "clear") return clearFrom(json);
+  if (what == "clean_face") return cleanFaceFrom(json);
+  if (what == "zone") return zoneFrom(json);
+  if (what == "change_zone") return changeZoneFrom(json);
+  if (what == "copy_zone") return CopyZone{partIn(json), countIn(member(json, "zone"), "zone")};
+  if (what == "remove_zone") return RemoveZone{partIn(json), countIn(member(json, "zone"), "zone")};
+  if (what == "prop") return propFrom(json);
+  if (what == "change_prop") return changePropFrom(json);
+  if (what == "remove_prop") return RemoveProp{partIn(json), countIn(member(json, "prop"), "prop")};
+  if (what == "site") return siteFrom(json);
+  if (what == "accept")
+    return AcceptFinding{json.contains("part") ? static_cast<int>(partIn(json)) : -1, textIn(json, "code"),
+                         vectorIn(member(json, "at"), "at"), json.contains("note") ? textIn(json, "note") : "",
+                         !json.contains("accept") || yesIn(json, "accept")};
+  if (what == "set") return setFrom(json);
+  if (what == "reset") return ResetSetting{textIn(json, "key"), onePart(json)};
+  throw Error(
+      fmt::format("\"do\" cannot be {}. It can be add, remove_part, copy, mirror, arrange, place, lay_down, mend, "
+                  "replace, mark, mark_by_lean, "
+                  "clear, clean_face, zone, change_zone, copy_zone, remove_zone, prop, change_prop, remove_prop, site, "
+                  "remove, accept, set, reset or preset.",
+                  what));
+}
+
+}  // namespace trellis

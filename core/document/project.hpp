@@ -1,0 +1,30 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The document: parts with their decisions, and the settings. An immutable value; it changes only by
+// operations, which make a new one that shares everything they leave alone.
+#pragma once
+
+#include "core/document/part.hpp"
+#include "core/mesh/read_mesh.hpp"
+#include "core/settings/settings.hpp"
+
+namespace trellis {
+
+struct Project {
+  std::vector<PartPtr> parts;
+  Settings settings;
+  std::vector<Accepted> accepted = {};  // findings about the whole plate
+};
+
+// The settings in force for one part: the plate's, with the part's own on top.
+Settings settingsOf(const Project& project, std::size_t part);
+
+using ProjectPtr = std::shared_ptr<const Project>;
+
+// All parts where they stand, as one mesh.
+MeshPtr placedTogether(const Project& project);
+
+// Meshes from files as parts in the middle of the plate, dropped onto it, in a row where there are
+// several. Meshes of one file keep their places relative to each other.
+std::vector<PartPtr> partsFrom(const std::vector<NamedMesh>& meshes, const Settings& settings);
+
+}  // namespace trellis

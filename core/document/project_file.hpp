@@ -1,0 +1,32 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The project as one .3mf that any 3MF reader opens as plain meshes, with our decisions as attachments.
+// Documented in docs/formats/project.md.
+#pragma once
+
+#include "core/document/project.hpp"
+
+namespace trellis {
+
+inline constexpr int projectFormat =
+    4;  // 3 had no accepted findings; 2 had marks only; 1 had no settings of single parts and no parts that float
+
+struct OpenedProject {
+  ProjectPtr project;
+  bool isProject = true;          // and not meshes as the parts of a new one
+  bool fromNewerVersion = false;  // what this program knows of it was read; do not save over it
+};
+
+// Whether the file is a 3MF package that carries our decisions.
+bool isProjectFile(std::string_view bytes);
+
+// Throws Error naming the file when it is damaged or is no project.
+OpenedProject readProject(std::string_view bytes, const std::string& name);
+
+// Every mesh comes back bit for bit, and every mark.
+std::string packProject(const Project& project);
+
+// A file of either kind: a project, or meshes as the parts of a new one with the settings given. A
+// project keeps its own settings.
+OpenedProject openFile(const std::filesystem::path& path, const Settings& settings, const Progress& progress);
+
+}  // namespace trellis

@@ -1,0 +1,58 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The kinds of line there are. Each has a speed and a fan of its own in the table of settings.
+#pragma once
+
+#include <array>
+#include <cstdint>
+#include <string_view>
+
+namespace trellis {
+
+// steep walls lean out over the layer below by more than half their width; carried skins lie right over support.
+enum class Feature : std::uint8_t {
+  wallOuter,
+  wallInner,
+  wallSteep,
+  skin,
+  skinCarried,
+  infill,
+  bridge,
+  supportBody,
+  branch,
+  graded,
+  interfaceUpper,
+  interfaceLower,
+  hold,
+  foot,
+  bed,
+  skirt,
+  brim,
+  prime
+};
+
+// Names as in G-code comments, reports and setting keys ("speed.<name>", "fan.<name>").
+inline constexpr std::array<std::string_view, 18> featureNames = {"part.wall.outer",
+                                                                  "part.wall.inner",
+                                                                  "part.wall.steep",
+                                                                  "part.skin",
+                                                                  "part.skin.carried",
+                                                                  "part.infill",
+                                                                  "part.bridge",
+                                                                  "support.body",
+                                                                  "support.branch",
+                                                                  "support.graded",
+                                                                  "support.interface.upper",
+                                                                  "support.interface.lower",
+                                                                  "support.hold",
+                                                                  "support.foot",
+                                                                  "support.bed",
+                                                                  "skirt",
+                                                                  "brim",
+                                                                  "prime"};
+inline constexpr std::size_t featureCount = featureNames.size();
+
+inline std::string_view nameOf(Feature feature) { return featureNames[static_cast<std::size_t>(feature)]; }
+// Of pieces; a bed belongs to all that stands on it.
+inline bool isSupport(Feature feature) { return feature >= Feature::supportBody && feature <= Feature::foot; }
+
+}  // namespace trellis

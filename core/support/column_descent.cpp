@@ -1,0 +1,181 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/support/column_descent.hpp"
+
+#include "core/support/footing.hpp"
+#include "core/support/slender.hpp"
+
+#include <algorithm>
+#include <cmath>
+
+namespace trellis {
+
+namespace {
+
+constexpr double eps = 1e-7;         // mm
+constexpr double roughness = 0.05;   // mm a free outline may move: the rim of a slope is ragged, and nobody prints that
+constexpr double smoothing = 0.004;  // mm an outline may move; without it corners pile up from layer to layer
+
+class Letting {
+ public:
+  // slender, if given, widens what is too thin.
+  Letting(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& noLanding,
+          const SupportRules& rules, Clearance& clearance, const SlenderColumns* slender)
+      : site_(site),
+        obstacles_(obstacles),
+        rules_(rules),
+        clearance_(clearance),
+        ground_{obstacles, noLanding, rules, clearance},
+        slender_(slender) {}
+
+  Descent run(const std::vector<double>& heights, const Progress& progress) {
+    descent_ = begin(site_, ground_);
+    Polygons reach;
+    for (std::size_t q = 0; q + 1 < heights.size(); ++q) {
+      progress.check();
+      DescentStep step{heights[q + 1], heights[q]};
+      if (const Polygons* fresh = demandOver(site_, step.top, ground_)) {
+        if (!site_.isHold()) descent_.noRoom += withoutRoom(*fresh, step.top);
+        reach = joined(reach, wide(*fresh));
+      }
+      if (reach.empty()) continue;
+      if (slender_) widen(reach, step);
+      descent_.tooSteep += land(step, reach, ground_);
+      const double before = area(reach);
+      Polygons cleared =
+          withoutCrumbs(simplified(clearance_.clearOfPart(reach, step.bottom, step.top), smoothing), speck());
+      const double loss = before - area(cleared);
+      if (site_.isHold() && loss > speck() / 10) cleared = besideFlare(reach, loss, step);
+      if (loss > 1e-4 * std::min(1.0, before)) reach = std::move(cleared);  // else a straight column stays as it is
+      step.lost = step.lost || loss > speck() / 10;
+      step.reach = reach;
+      steps().push_back(std::move(step));
+    }
+    // Beside what was cut away a line may stand half on the line below, unless only the plate will do.
+    const double beside = rules_.footing == Footing::plate ? 0.001 : rules_.lineWidth / 2;
+    descent_.withoutFooting = standOnSomething(steps(), site_, ground_, [&](const DescentStep&) { return beside; });
+    return std::move(descent_);
+  }
+
+ private:
+  void widen(Polygons& reach, DescentStep& step) {
+    Polygons wide = slender_->widened(reach, step.bottom, step.top);
+    rim_ = unite(rim_, subtract(wide, reach));
+    step.rim = rim_;
+    reach = std::move(wide);
+  }
+
+  const LayerSpan& span(std::size_t layer) const { return obstacles_.plan.spans[layer]; }
+  std::vector<DescentStep>& steps() { return descent_.steps; }
+
+  // Grown to at least two lines where it is thinner, closed over slits of less than one line.
+  Polygons printable(const Polygons& reach) const {
+    const double w = rules_.lineWidth;
+    const Polygons result = closed(reach, w / 2);
+    const Polygons thin = thinnerThan(2 * w, result);
+    return thin.empty() ? result : unite(unite(result, grow(thin, w / 2)), grow(thinnerThan(w, result), w));
+  }
+
+  // What opening takes is thin, or a corner: corners lie near to what it leaves.
+  Polygons thinnerThan(double width, const Polygons& reach) const {
+    return withoutSpecks(subtract(reach, grow(opened(reach, width * 0.49), width / 4)),
+                         rules_.lineWidth * rules_.lineWidth / 20);
+  }
+
+  // What is built for demand: more where a prop has its width, or columns are square.
+  Polygons wide(const Polygons& fresh) const {
+    Polygons all = site_.minimumFootprint.empty() ? fresh : unite(fresh, site_.minimumFootprint);
+    return rules_.outline == Outline::squared && !site_.isHold() ? cellsTouched(all, rules_.columnSize) : all;
+  }
+
+  // The squares of a grid over the plate that a region touches.
+  static Polygons cellsTouched(const Polygons& region, double size) {
+    Polygons cells;
+    const Box2 box = boundsOf(region);
+    for (double x = std::floor(box.min().x() / size) * size; x < box.max().x(); x += size)
+      for (double y = std::floor(box.min().y() / size) * size; y < box.max().y(); y += size) {
+        const Polygons cell = rectangle({Vec2(x, y), Vec2(x + size, y + size)});
+        if (!withoutSpecks(intersect(cell, region), 1e-3).empty()) cells.push_back(cell.front());
+      }
+    return unite(cells);
+  }
+
+  // Fresh demand joins what is let down already and is made printable: by itself where it begins, and together with
+  // what is near where it widens a slope by a step.
+  Polygons joined(const Polygons& reach, const Polygons& fresh) {
+    Polygons all = reach, steps;
+    for (const Polygons& piece : components(fresh)) {
+      const bool begins = reach.empty() || !meet(reach, piece, 0.01);
+      const Polygons wide = begins ? printable(piece) : piece;
+      all.insert(all.end(), wide.begin(), wide.end());
+      if (!begins) steps.insert(steps.end(), piece.begin(), piece.end());
+    }
+    all = unite(all);
+    if (++freshLayers_ == site_.layers.size()) return simplified(printable(all), roughness);
+    if (!steps.empty()) all = unite(all, printable(intersect(all, grow(steps, 2 * rules_.lineWidth))));
+    return simplified(all, roughness);
+  }
+
+  // A hold keeps its thickness beside a wall that flares downward: it moves out as far as it would be eaten away,
+  // and the layer above stands on it by all but that.
+  Polygons besideFlare(const Polygons& reach, double loss, const DescentStep& step) {
+    double rim = 0;
+    for (const Polygon& outline : reach)
+      for (std::size_t i = 0; i < outline.size(); ++i)
+        rim += (toMm(outline[(i + 1) % outline.size()]) - toMm(outline[i])).norm();
+    const double out = std::min({2 * loss / rim, step.top - step.bottom, rules_.lineWidth / 2});
+    return withoutCrumbs(simplified(clearance_.clearOfPart(grow(reach, out), step.bottom, step.top), smoothing),
+                         speck());
+  }
+
+  // Area of fresh demand over part that is closer than both gaps and the thinnest layer allow.
+  double withoutRoom(const Polygons& fresh, double top) const {
+    const auto [from, to] = layersWithin(obstacles_.plan, top - rules_.thinnest - rules_.gapBelow + 2 * eps, top);
+    double sum = 0;
+    for (std::size_t l = from; l < to; ++l) sum = std::max(sum, area(intersect(fresh, obstacles_.sections[l])));
+    return sum;
+  }
+
+  double speck() const { return speckOf(rules_); }
+
+  const DemandSite& site_;
+  const Obstacles& obstacles_;
+  const SupportRules& rules_;
+  Clearance& clearance_;
+  const Ground ground_;
+  const SlenderColumns* slender_;
+  Descent descent_;
+  Polygons rim_;
+  std::size_t freshLayers_ = 0;
+};
+
+}  // namespace
+
+Polygons DescentStep::whole() const {
+  Polygons all = reach;
+  for (const Landing& landing : landings) all = unite(all, landing.reach);
+  return all;
+}
+
+Descent descendColumn(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& noLanding,
+                      const SupportRules& rules, Clearance& clearance, const std::vector<double>& heights,
+                      const Progress& progress) {
+  Descent descent = Letting(site, obstacles, noLanding, rules, clearance, nullptr).run(heights, progress);
+  if (site.isHold() || !mayBeSlender(descent.steps)) return descent;
+  const SlenderColumns slender(descent.steps, rules, progress);
+  if (!slender.any()) return descent;
+  descent = Letting(site, obstacles, noLanding, rules, clearance, &slender).run(heights, progress);
+  if (mayBeSlender(descent.steps)) {
+    const SlenderColumns left(descent.steps, rules, progress);
+    descent.slenderHeight = left.worstHeight();
+    descent.slenderWidth = left.worstWidth();
+  }
+  return descent;
+}
+
+double spreadOf(const SupportRules& rules, double highest) {
+  if (rules.structure == Structure::tree) return highest;  // a branch may reach anywhere below
+  return 2 * rules.lineWidth + roughness + rules.footSpread + highest * leastSteadiness / 2 +
+         (rules.outline == Outline::squared ? rules.columnSize : 0);
+}
+
+}  // namespace trellis

@@ -1,0 +1,113 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/support/resolved_decisions.hpp"
+
+#include "core/base/parallel.hpp"
+#include "core/mesh/nearest.hpp"
+
+#include <cmath>
+
+namespace trellis {
+
+namespace {
+
+constexpr double smallest = 1e-3;  // mm²
+constexpr double pointing = 1;     // mm a place may lie off its site
+
+std::vector<double> undersides(const LayerPlan& plan) {
+  std::vector<double> heights;
+  for (const LayerSpan& span : plan.spans) heights.push_back(span.bottom);
+  return heights;
+}
+
+// As Overhangs::demand, for another lean and within a region only.
+Polygons hangingIn(const Polygons& within, std::size_t i, double lean, const LayerPlan& plan,
+                   const std::vector<Polygons>& sections, const Overhangs& overhangs) {
+  if (i == 0 || within.empty() || overhangs.layerDifference[i].empty()) return {};
+  const double reach = (plan.spans[i].middle() - plan.spans[i - 1].middle()) * std::tan(toRadians(lean));
+  const Polygons hangs = withoutSpecks(subtract(sections[i], grow(sections[i - 1], reach)), smallest);
+  if (hangs.empty()) return {};
+  return withoutSpecks(intersect(intersect(overhangs.layerDifference[i], grow(hangs, reach)), within), smallest);
+}
+
+ResolvedZone claimOf(const Zone& zone, const Affine& toPlate, const LayerPlan& plan,
+                     const std::vector<Polygons>& sections, const Overhangs& overhangs, const Progress& progress) {
+  ResolvedZone one{zone.as, zoneSections(zone, toPlate, undersides(plan), progress),
+                   std::vector<Polygons>(plan.count()), 0};
+  if (zone.as == ZoneAs::enforce)
+    parallelFor(plan.count(), progress, [&](std::size_t i) {
+      one.demand[i] = hangingIn(one.within[i], i, zone.lean, plan, sections, overhangs);
+    });
+  return one;
+}
+
+Polygon discAt(const Vec3& at, double radius) {
+  Polygon disc;
+  constexpr int corners = 48;
+  for (int k = 0; k < corners; ++k)
+    disc.push_back(
+        toPoint(at.x() + radius * std::cos(2 * pi * k / corners), at.y() + radius * std::sin(2 * pi * k / corners)));
+  return disc;
+}
+
+ResolvedProp claimOf(const Prop& prop, const Affine& toPlate, const LayerPlan& plan,
+                     const std::vector<Polygons>& sections, const Overhangs& overhangs) {
+  const Vec3 at = toPlate * prop.at;
+  ResolvedProp one{std::vector<Polygons>(plan.count()), {}, {discAt(at, prop.width / 2)}, 0};
+  double found = 0;
+  for (std::size_t i = 1; i < plan.count(); ++i)
+    if (std::abs(plan.spans[i].bottom - at.z()) <= prop.width / 2 + plan.spans[i].height()) {
+      one.demand[i] = withoutSpecks(intersect(overhangs.layerDifference[i], one.disc), smallest);
+      found += area(one.demand[i]);
+    }
+  if (found > 0.05 * area(one.disc)) return one;  // else it is put against a wall
+  one.demand.assign(plan.count(), {});
+  one.walls.resize(plan.count());
+  for (std::size_t i = 0; i < plan.count(); ++i)
+    if (std::abs(plan.spans[i].middle() - at.z()) <= prop.width / 2)
+      for (const Polygon& line : linesInside(asLines(sections[i]), one.disc))
+        for (std::size_t k = 1; k < line.size(); ++k) one.walls[i].push_back({line[k - 1], line[k]});
+  return one;
+}
+
+}  // namespace
+
+std::uint32_t siteNear(const Sites& sites, const Overhangs& overhangs, const Surface& surface, const Vec3& at) {
+  const Vec3 onPlate = surface.toMesh.inverse() * at;
+  const double stretch = surface.toMesh.linear().norm();
+  for (const std::uint32_t facet : surface.tree->facetsNear(at, 0.05 * stretch))  // at a rim, the side that hangs
+    if (sites.ofFacet[facet] != Sites::none &&
+        (nearestOnTriangle(surface.tree->mesh().corners(facet), at) - at).norm() < 0.05 * stretch)
+      return sites.ofFacet[facet];
+  for (std::uint32_t s = 0; s < sites.list.size(); ++s)
+    for (const std::size_t k : sites.list[s].starts)
+      if ((overhangs.starts[k].at - onPlate).norm() < pointing + std::sqrt(overhangs.starts[k].area)) return s;
+  return Sites::none;
+}
+
+ResolvedDecisions resolveDecisions(const Part& part, const Surface& surface, const LayerPlan& plan,
+                                   const std::vector<Polygons>& sections, const Overhangs& overhangs,
+                                   const Sites& sites, const std::function<std::size_t(const Overrides&)>& ownRules,
+                                   const Progress& progress) {
+  const Affine toPlate = surface.toMesh.inverse();
+  ResolvedDecisions resolved;
+  for (const Zone& zone : part.zones) {
+    resolved.zones.push_back(claimOf(zone, toPlate, plan, sections, overhangs, progress));
+    resolved.zones.back().rules = ownRules(zone.settings);
+  }
+  for (const Prop& prop : part.props) {
+    resolved.props.push_back(claimOf(prop, toPlate, plan, sections, overhangs));
+    resolved.props.back().rules = ownRules(prop.settings);
+  }
+  resolved.sites.resize(sites.list.size());
+  for (ResolvedSite& one : resolved.sites) one.rules = ownRules({});
+  for (std::size_t k = 0; k < part.sites.size(); ++k) {
+    const std::uint32_t site = siteNear(sites, overhangs, surface, part.sites[k].at);
+    if (site == Sites::none)
+      resolved.placeless.push_back(k);
+    else
+      resolved.sites[site] = {part.sites[k].choice, k, ownRules(part.sites[k].settings)};
+  }
+  return resolved;
+}
+
+}  // namespace trellis
