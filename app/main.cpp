@@ -29,11 +29,12 @@ int main(int argc, char** argv) {
   window.resize(parser.value(size).section('x', 0, 0).toInt(), parser.value(size).section('x', 1, 1).toInt());
   window.show();
   const QStringList files = parser.positionalArguments();
-  for (int i = 0; i < files.size(); ++i) window.session().open(files[i], i > 0);
+  for (int i = 0; i < files.size(); ++i) window.document().open(files[i], i > 0);
   if (parser.isSet(shots)) {
     int result = 0;
     QTimer::singleShot(0, &window, [&] {
       result = trellis::takeShots(window, parser.value(shots));
+      window.document().letGo();
       QCoreApplication::exit(result);
     });
     app.exec();

@@ -173,19 +173,19 @@ void trees(const MeshPtr& bunny, const CgalMesh& reference) {
   project = performed(*project, ChangeSetting{"support.structure", std::string("tree"), std::nullopt});
   const double base = baseline(reference, planes(*bunny, 500));
   BuildPtr built;
-  Pipeline pipeline;
-  const double whole = seconds(1, [&] { built = pipeline.run(*project, Progress()); });
+  Store store;
+  const double whole = seconds(1, [&] { built = buildProject(store, project, Progress()); });
   row("whole build, automatic tree supports", whole, "T₀", base, "≥ 0.25×");
   stages(*built);
-  const auto& sites = *built->parts[0].demand;
+  const auto& sites = built->demand;
   const auto highest =
-      std::max_element(sites.begin(), sites.end(), [](const auto& a, const auto& b) { return a.lowest < b.lowest; });
-  const Vec2 middle = toMm(highest->layers.front().front().front());
-  const Vec3 at(middle.x(), middle.y(), built->plan.spans[highest->lowest].bottom);
+      std::max_element(sites.begin(), sites.end(), [](const auto& a, const auto& b) { return a->lowest < b->lowest; });
+  const Vec2 middle = toMm((*highest)->layers.front().front().front());
+  const Vec3 at(middle.x(), middle.y(), built->plan.spans[(*highest)->lowest].bottom);
   project = performed(*project, AddProp{0, at, 1.5});
-  pipeline.run(*project, Progress());
+  buildProject(store, project, Progress());
   project = performed(*project, ChangeProp{0, 0, Vec3(at + Vec3(1, 0, 0))});
-  row("rebuild after a prop was dragged by 1 mm", seconds(1, [&] { built = pipeline.run(*project, Progress()); }),
+  row("rebuild after a prop was dragged by 1 mm", seconds(1, [&] { built = buildProject(store, project, Progress()); }),
       "the whole build", whole, "≥ 10×");
   stages(*built);
 }
@@ -209,21 +209,21 @@ void builds(const MeshPtr& bunny, const CgalMesh& reference) {
   const ProjectPtr project = inLayers(bunny, std::floor(bunny->bounds.max().z() / 500 * 1e4) / 1e4);
   const double base = baseline(reference, planes(*bunny, 500));
   BuildPtr built;
-  Pipeline pipeline;
-  const double whole = seconds(1, [&] { built = pipeline.run(*project, Progress()); });
+  Store store;
+  const double whole = seconds(1, [&] { built = buildProject(store, project, Progress()); });
   row("whole build, automatic normal supports", whole, "T₀", base, "≥ 0.33×");
   stages(*built);
   // A blocker on the underside that hangs highest.
-  const auto& sites = *built->parts[0].demand;
+  const auto& sites = built->demand;
   const auto highest =
-      std::max_element(sites.begin(), sites.end(), [](const auto& a, const auto& b) { return a.lowest < b.lowest; });
-  const Vec2 middle = toMm(highest->layers.front().front().front());
+      std::max_element(sites.begin(), sites.end(), [](const auto& a, const auto& b) { return a->lowest < b->lowest; });
+  const Vec2 middle = toMm((*highest)->layers.front().front().front());
   LayMark stroke;
   stroke.mark = Mark::block;
-  stroke.stroke = BallStroke{{Vec3(middle.x(), middle.y(), built->plan.spans[highest->lowest].bottom)}, 1.5};
+  stroke.stroke = BallStroke{{Vec3(middle.x(), middle.y(), built->plan.spans[(*highest)->lowest].bottom)}, 1.5};
   const ProjectPtr touched = performed(*project, stroke);
-  row("rebuild after a 3 mm stroke", seconds(1, [&] { built = pipeline.run(*touched, Progress()); }), "the whole build",
-      whole, "≥ 10×");
+  row("rebuild after a 3 mm stroke", seconds(1, [&] { built = buildProject(store, touched, Progress()); }),
+      "the whole build", whole, "≥ 10×");
   stages(*built);
   const double two = seconds(1, [&] { build(project); });
   const tbb::global_control one(tbb::global_control::max_allowed_parallelism, 1);

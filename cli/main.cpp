@@ -1,16 +1,18 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // meek-trellis-cli: everything the window can compute, without it. Never asks. Exit 0, 1 (the work
 // failed, with a sentence on standard error) or 2 (usage).
-#include "core/assess/removal.hpp"
 #include "core/assess/report.hpp"
+#include "cli/recover.hpp"
 #include "core/base/files.hpp"
+#include "core/document/bounds.hpp"
 #include "core/document/operations.hpp"
 #include "core/document/project_file.hpp"
 #include "core/mesh/health.hpp"
 #include "core/mesh/inspect.hpp"
 #include "core/mesh/stl.hpp"
+#include "core/results/build_project.hpp"
 #include "core/results/gcode_text.hpp"
-#include "core/results/pipeline.hpp"
+#include "core/results/perform_all.hpp"
 #include "core/trial/trial_report.hpp"
 
 #include <fmt/format.h>
@@ -47,7 +49,7 @@ class Bar {
 };
 
 struct Options {
-  std::string file, out, settings, ops, gcode, project, report, svg;
+  std::string file, out, settings, ops, gcode, project, report, svg, journal;
   std::vector<std::string> sets;
   double layerHeight = 0;
   TrialRules trial;
@@ -78,7 +80,7 @@ void applySettings(Settings& settings, const Options& options) {
 }
 
 // The file as a project with the settings and operations of the command line.
-ProjectPtr loaded(const Options& options, const Progress& progress) {
+ProjectPtr loaded(Store& store, const Options& options, const Progress& progress) {
   Settings asked;
   applySettings(asked, options);  // first, so that a wrong key is said before a long read
   const OpenedProject opened = openFile(options.file, asked, progress);
@@ -88,8 +90,9 @@ ProjectPtr loaded(const Options& options, const Progress& progress) {
         " was saved by a newer Meek Trellis, and building it here could lose decisions. Install the newer version.");
   auto project = std::make_shared<Project>(*opened.project);
   applySettings(project->settings, options);
+  checkBounds(*project);
   if (!options.ops.empty()) try {
-      return performedAll(*project, parsed(options.ops), progress);
+      return performedAll(store, *project, parsed(options.ops), progress);
     } catch (const Error& error) {
       throw Error(fmt::format("{}: {}", options.ops, error.what()));
     }
@@ -154,7 +157,8 @@ std::string svgOf(const Polygons& section, const Box2& box, double z) {
 
 void runSlices(const Options& options) {
   const Bar bar;
-  const ProjectPtr project = loaded(options, bar.progress());
+  Store store;
+  const ProjectPtr project = loaded(store, options, bar.progress());
   Box3 box;
   std::vector<MeshPtr> placed;
   for (const PartPtr& part : project->parts) {
@@ -199,9 +203,9 @@ void printTotals(const Json& report) {
 
 void runBuild(const Options& options) {
   const Bar bar;
-  const ProjectPtr project = loaded(options, bar.progress());
-  Pipeline pipeline;
-  const BuildPtr build = pipeline.run(*project, bar.progress());
+  Store store;
+  const ProjectPtr project = loaded(store, options, bar.progress());
+  const BuildPtr build = buildProject(store, project, bar.progress());
   const Json report = reportOf(*build, project->settings);
   for (const Finding& finding : build->findings)
     if (finding.code == "too-large") throw Error(finding.message);
@@ -217,8 +221,9 @@ void runBuild(const Options& options) {
 
 void runSites(const Options& options) {
   const Bar bar;
-  const ProjectPtr project = loaded(options, bar.progress());
-  const BuildPtr build = Pipeline().run(*project, bar.progress());
+  Store store;
+  const ProjectPtr project = loaded(store, options, bar.progress());
+  const BuildPtr build = buildProject(store, project, bar.progress());
   const Json found = sitesOf(*build, project->settings);
   if (options.json) return void(std::cout << found.dump(2) << "\n");
   fmt::print("{:>4}  {:<20} {:>10} {:>15} {:>6} {:>9} {:>8} {:>8}  {}\n", "site", "part", "area mm²", "heights mm",
@@ -250,7 +255,8 @@ void runTrial(const Options& options) {
 
 void runConvert(const Options& options) {
   const Bar bar;
-  const ProjectPtr project = loaded(options, bar.progress());
+  Store store;
+  const ProjectPtr project = loaded(store, options, bar.progress());
   const std::string suffix = std::filesystem::path(options.out).extension().string();
   if (suffix == ".3mf") return writeFileAtomically(options.out, packProject(*project));
   if (suffix != ".stl")
@@ -323,6 +329,13 @@ int main(int argc, char** argv) {
   trial->add_option("--filament", options.trial.filamentDiameter, "mm of the filament's diameter")
       ->check(CLI::Range(0.5, 5.0));
   trial->add_flag("--json", options.json, "JSON on standard output");
+  CLI::App* recover = app.add_subcommand("recover", "what a window that ended badly left behind");
+  recover->require_subcommand(1);
+  CLI::App* recoverList = recover->add_subcommand("list", "all that can be opened again");
+  recoverList->add_flag("--json", options.json, "JSON on standard output");
+  CLI::App* recoverOpen = recover->add_subcommand("open", "one of them, as a project");
+  recoverOpen->add_option("ID", options.journal, "as the list says")->required();
+  recoverOpen->add_option("--project", options.project, "write the project here")->required();
   CLI::App* convert = app.add_subcommand("convert", "a mesh or project written as .stl or .3mf");
   addProjectOptions(convert, options);
   convert->add_option("OUT", options.out, "where to write, .stl or .3mf")->required();
@@ -341,6 +354,8 @@ int main(int argc, char** argv) {
     if (*trial) runTrial(options);
     if (*convert) runConvert(options);
     if (*settings) runSettings(options);
+    if (*recoverList) listJournals(options.json);
+    if (*recoverOpen) openJournal(options.journal, options.project);
     return 0;
   } catch (const std::bad_alloc&) {
     fmt::print(stderr, "There is not enough memory for {}. Use a mesh with fewer facets or thicker layers.\n",

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "tests/shapes.hpp"
 
+#include "core/results/build_project.hpp"
 #include "core/results/gcode_text.hpp"
-#include "core/results/pipeline.hpp"
 
 #include <sys/wait.h>
 
@@ -139,7 +139,10 @@ ProjectPtr projectOf(const MeshPtr& mesh, const std::vector<std::pair<std::strin
   return project;
 }
 
-BuildPtr build(const ProjectPtr& project) { return Pipeline().run(*project, Progress()); }
+BuildPtr build(const ProjectPtr& project) {
+  Store store;
+  return buildProject(store, project, Progress());
+}
 
 std::string gcodeOf(const ProjectPtr& project) { return gcodeOf(*project, *build(project), Progress()); }
 

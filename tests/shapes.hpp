@@ -5,7 +5,7 @@
 #include "core/assess/build.hpp"
 #include "core/document/operations.hpp"
 #include "core/mesh/inspect.hpp"
-#include "core/results/pipeline.hpp"
+#include "core/results/build_project.hpp"
 
 #include <gmock/gmock.h>
 #include <gtest/gtest.h>

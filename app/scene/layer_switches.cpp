@@ -9,7 +9,8 @@
 
 namespace trellis {
 
-LayerSwitches::LayerSwitches(Session& session, QWidget* parent) : QFrame(parent), session_(session) {
+LayerSwitches::LayerSwitches(Builder& builder, View& view, QWidget* parent)
+    : QFrame(parent), builder_(builder), view_(view) {
   setObjectName("layerSwitches");
   setStyleSheet(QString("QFrame#layerSwitches { background: %1; border: 1px solid %2; border-radius: 6px; } "
                         "QToolButton { padding: 3px 6px; border-color: transparent; } "
@@ -51,8 +52,9 @@ LayerSwitches::LayerSwitches(Session& session, QWidget* parent) : QFrame(parent)
   line->addWidget(haste);
   connect(haste, &QComboBox::currentIndexChanged, this,
           [this, haste] { Q_EMIT hasteChosen(haste->currentData().toDouble()); });
-  for (const auto signal : {&Session::rangeChanged, &Session::gcodeChanged, &Session::shownChanged})
-    connect(&session, signal, this, &LayerSwitches::refresh);
+  for (const auto signal : {&View::rangeChanged, &View::gcodeChanged})
+    connect(&view, signal, this, &LayerSwitches::refresh);
+  connect(&builder, &Builder::shownChanged, this, &LayerSwitches::refresh);
   refresh();
 }
 
@@ -66,16 +68,16 @@ void LayerSwitches::add(const QString& words, const QString& name, const QString
   layout()->addWidget(button);
   connect(button, &QToolButton::toggled, this, [this, which](bool on) {
     look_.*which = on;
-    if (which == &LayerLook::bearings && on) session_.runTrialPrint();
+    if (which == &LayerLook::bearings && on) builder_.runTrialPrint();
     Q_EMIT changed();
   });
 }
 
 void LayerSwitches::refresh() {
-  setVisible(session_.gcode().has_value() || session_.range().second < session_.height() - 1e-6);
-  for (const char* name : {"drawTravel", "drawArrows"}) findChild<QToolButton*>(name)->setVisible(!session_.gcode());
-  bearings_->setVisible(!session_.gcode());  // a file is always coloured so
-  if (look_.bearings) session_.runTrialPrint();
+  setVisible(view_.gcode().has_value() || view_.range().second < view_.height() - 1e-6);
+  for (const char* name : {"drawTravel", "drawArrows"}) findChild<QToolButton*>(name)->setVisible(!view_.gcode());
+  bearings_->setVisible(!view_.gcode());  // a file is always coloured so
+  if (look_.bearings) builder_.runTrialPrint();
   adjustSize();
 }
 

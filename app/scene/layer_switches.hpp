@@ -14,7 +14,7 @@ namespace trellis {
 class LayerSwitches : public QFrame {
   Q_OBJECT
  public:
-  explicit LayerSwitches(Session& session, QWidget* parent);
+  LayerSwitches(Builder& builder, View& view, QWidget* parent);
   const LayerLook& look() const { return look_; }
 
  Q_SIGNALS:
@@ -27,7 +27,8 @@ class LayerSwitches : public QFrame {
   void add(const QString& words, const QString& name, const QString& tip, bool LayerLook::*which);
   void refresh();
 
-  Session& session_;
+  Builder& builder_;
+  View& view_;
   LayerLook look_;
   QToolButton* bearings_ = nullptr;
 };

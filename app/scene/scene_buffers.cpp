@@ -59,7 +59,7 @@ std::vector<LineVertex> defectLines(const Project& project, const Build& build) 
   for (std::size_t p = 0; p < std::min(build.parts.size(), project.parts.size()); ++p) {
     const Part& part = *project.parts[p];
     const Affine toPlate = transformOf(part.placement, *part.mesh);
-    for (const MeshDefect& defect : build.parts[p].health->defects) {
+    for (const MeshDefect& defect : build.judged[p].health->defects) {
       for (const auto& [a, b] : defect.openEdges) addLine(out, toPlate * a, toPlate * b, theme().floating);
       for (std::size_t i = 0; i < std::min(defect.facets.size(), mostFacets); ++i) {
         const Corners c = part.mesh->corners(defect.facets[i]);

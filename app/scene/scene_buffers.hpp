@@ -3,7 +3,8 @@
 #pragma once
 
 #include "app/scene/handles.hpp"
-#include "app/window/session.hpp"
+#include "app/window/builder.hpp"
+#include "app/window/hand.hpp"
 
 #include <functional>
 #include <vector>

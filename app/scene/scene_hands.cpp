@@ -15,10 +15,10 @@ namespace trellis {
 
 std::optional<SceneView::Hit> SceneView::hitAt(const QPointF& pixel) {
   const Camera::Ray ray = camera_.rayAt(pixel);
-  const Project& project = *session_.project();
+  const Project& project = *document_.project();
   std::optional<Hit> best;
   double nearest = 1e300;
-  const std::vector<Plane> clip = session_.clip();
+  const std::vector<Plane> clip = view_.clip();
   for (std::size_t p = 0; p < project.parts.size() && p < trees_.size(); ++p) {
     if (!isShown(p)) continue;
     const Part& part = *project.parts[p];
@@ -46,10 +46,10 @@ std::optional<SceneView::Hit> SceneView::hitAt(const QPointF& pixel) {
 }
 
 std::optional<SceneView::SupportHit> SceneView::supportAt(const QPointF& pixel) {
-  const Shown& shown = session_.shown();
+  const Shown& shown = builder_.shown();
   if (!shown.supportTree || look_ == Look::partAlone || supportsHidden_) return std::nullopt;
   const Camera::Ray ray = camera_.rayAt(pixel);
-  const std::vector<Plane> clip = session_.clip();
+  const std::vector<Plane> clip = view_.clip();
   Vec3 from = ray.origin;
   for (int walls = 0; walls < 200; ++walls) {
     const auto hit = shown.supportTree->firstHit(from, ray.direction);
@@ -72,48 +72,48 @@ std::optional<SceneView::SupportHit> SceneView::supportAt(const QPointF& pixel) 
 
 // The line under the scene: what is there, and which decision made it so.
 void SceneView::describe(const std::optional<Hit>& hit, const std::optional<SupportHit>& support) {
-  const Shown& shown = session_.shown();
+  const Shown& shown = builder_.shown();
   if (support && (!hit || support->distance < (hit->at - camera_.eye()).norm())) {
     const Use& use = shown.build->tally.pieces[support->piece];
     return Q_EMIT pointedAt(tr("piece %1  ·  %2 mm high  ·  %3 g, %4 min  ·  %6, body from the %7 filament  ·  %5")
                                 .arg(support->piece + 1)
                                 .arg(support->at.z(), 0, 'f', 2)
-                                .arg(grams(use, session_.settings()), 0, 'f', 2)
+                                .arg(grams(use, document_.settings()), 0, 'f', 2)
                                 .arg(use.seconds / 60, 0, 'f', 1)
                                 .arg(QString::fromStdString(whyPiece(*shown.build, support->piece)))
                                 .arg(tr(nameOf(shown.build->pieces[support->piece].grade)))
                                 .arg(shown.build->pieces[support->piece].bodyTool == 0 ? tr("first") : tr("second")));
   }
   if (!hit) return Q_EMIT pointedAt(QString());
-  const Part& part = *session_.project()->parts[hit->part];
+  const Part& part = *document_.project()->parts[hit->part];
   QString words = QString("%1  ·  %2 mm high  ·  ").arg(QString::fromStdString(part.name)).arg(hit->at.z(), 0, 'f', 2);
   if (hit->lean > 0.5)
     words += tr("leans %1° (%2° from the plate)").arg(hit->lean, 0, 'f', 0).arg(90 - hit->lean, 0, 'f', 0);
   else
     words += hit->lean < -0.5 ? tr("faces up") : tr("upright wall");
-  if (shown.build && !session_.isStale()) {
+  if (shown.build && !builder_.isStale()) {
     const Vec3 place = transformOf(part.placement, *part.mesh).inverse() * hit->at;
-    if (const std::string why = whyAt(*session_.project(), *shown.build, hit->part, hit->facet, place); !why.empty())
+    if (const std::string why = whyAt(*document_.project(), *shown.build, hit->part, hit->facet, place); !why.empty())
       words += "  ·  " + QString::fromStdString(why);
     if (const auto site = siteUnder(*hit)) {
       const Use use = priceOf(*shown.build, {CauseKind::site, site->part, site->site}).use;
       if (use.volume > 0)
         words +=
-            tr("  ·  %1 g, %2 min").arg(grams(use, session_.settings()), 0, 'f', 2).arg(use.seconds / 60, 0, 'f', 1);
+            tr("  ·  %1 g, %2 min").arg(grams(use, document_.settings()), 0, 'f', 2).arg(use.seconds / 60, 0, 'f', 1);
     }
   }
   Q_EMIT pointedAt(words);
 }
 
 Mark SceneView::markInHand(Qt::KeyboardModifiers modifiers) const {
-  return modifiers & Qt::ControlModifier ? Mark::none : session_.brush().mark;
+  return modifiers & Qt::ControlModifier ? Mark::none : hand_.brush().mark;
 }
 
 // The part under the pointer as it would rest on the face that is pointed at.
 void SceneView::showGhost(const std::optional<Hit>& hit) {
   ghostAt_.reset();
-  if (hit && session_.isSettling()) {
-    const Part& part = *session_.project()->parts[hit->part];
+  if (hit && hand_.isSettling()) {
+    const Part& part = *document_.project()->parts[hit->part];
     const Vec3& scale = part.placement.scale;
     const std::uint64_t key = KeyBuilder().add(part.mesh->key).add(scale.x()).add(scale.y()).add(scale.z()).key();
     if (facesOf_ != key) faces_ = restingFaces(*part.mesh, scale);
@@ -130,29 +130,28 @@ void SceneView::showGhost(const std::optional<Hit>& hit) {
 
 void SceneView::mousePressEvent(QMouseEvent* event) {
   lastPixel_ = event->position();
-  if (event->button() != Qt::LeftButton || sliding_ || session_.gcode()) return;
+  if (event->button() != Qt::LeftButton || sliding_ || view_.gcode()) return;
   wentTo_.reset();
   const Handle* handle = handleAt(handles_, camera_, event->position());
   const auto hit = hitAt(event->position());
   if (handle) {
-    const std::size_t selected = session_.selection().back();
-    const Part& part = *session_.project()->parts[selected];
-    if (session_.chosen().kind == Chosen::zone)
-      drag_.emplace(*handle, part, selected, session_.chosen().index, boundsOfPart(selected), camera_,
-                    event->position());
+    const std::size_t selected = view_.selection().back();
+    const Part& part = *document_.project()->parts[selected];
+    if (view_.chosen().kind == Chosen::zone)
+      drag_.emplace(*handle, part, selected, view_.chosen().index, boundsOfPart(selected), camera_, event->position());
     else
       drag_.emplace(*handle, part, selected, camera_, event->position());
     dragBegun_ = false;
-  } else if (session_.isSettling() && hit) {
-    session_.setSettling(false);
-    session_.perform(LayFaceDown{hit->part, hit->at});
-    session_.selectPart(static_cast<int>(hit->part));
-  } else if (!useTool(event->position(), hit, event->modifiers()) && hit && session_.brush().tool == Tool::pick) {
+  } else if (hand_.isSettling() && hit) {
+    hand_.setSettling(false);
+    document_.perform(LayFaceDown{hit->part, hit->at});
+    view_.selectPart(static_cast<int>(hit->part));
+  } else if (!useTool(event->position(), hit, event->modifiers()) && hit && hand_.brush().tool == Tool::pick) {
     std::vector<std::size_t> chosen =
-        event->modifiers() & Qt::ControlModifier ? session_.selection() : std::vector<std::size_t>();
+        event->modifiers() & Qt::ControlModifier ? view_.selection() : std::vector<std::size_t>();
     const bool known = std::erase(chosen, hit->part) > 0;
     if (!known || chosen.empty()) chosen.push_back(hit->part);
-    session_.select(chosen);
+    view_.select(chosen);
     if (const auto site = siteUnder(*hit)) Q_EMIT sitePicked(*site);
   }
 }
@@ -165,14 +164,14 @@ void SceneView::mouseMoveEvent(QMouseEvent* event) {
   } else if (event->buttons() & Qt::MiddleButton || (sliding_ && event->buttons() & Qt::LeftButton)) {
     camera_.slide(moved);
   } else if (drag_ && event->buttons() & Qt::LeftButton) {
-    session_.perform(drag_->to(camera_, event->position(), event->modifiers() & Qt::ShiftModifier), dragBegun_);
+    document_.perform(drag_->to(camera_, event->position(), event->modifiers() & Qt::ShiftModifier), dragBegun_);
     dragBegun_ = true;
     lightCovered();
   } else {
     hot_ = handleAt(handles_, camera_, event->position());
     over_ = hitAt(event->position());
     describe(over_, supportAt(event->position()));
-    if (session_.isSettling()) showGhost(over_);
+    if (hand_.isSettling()) showGhost(over_);
     if (event->buttons() & Qt::LeftButton) {
       dragTool(event->position(), over_);
     } else {
@@ -192,15 +191,15 @@ void SceneView::mouseReleaseEvent(QMouseEvent* event) {
 void SceneView::wheelEvent(QWheelEvent* event) {
   // Some systems turn the wheel sideways while Shift is held.
   const double notches = (event->angleDelta().y() != 0 ? event->angleDelta().y() : event->angleDelta().x()) / 120.0;
-  if (event->modifiers() & Qt::ShiftModifier && session_.cutaway()) {
-    Plane plane = *session_.cutaway();
+  if (event->modifiers() & Qt::ShiftModifier && view_.cutaway()) {
+    Plane plane = *view_.cutaway();
     plane.at += plane.normal * notches * std::max(0.1, camera_.distance() / 250);
-    return session_.setCutaway(plane);
+    return view_.setCutaway(plane);
   }
   if (event->modifiers() & Qt::ControlModifier) {
-    Brush brush = session_.brush();
+    Brush brush = hand_.brush();
     brush.radius *= std::pow(1.15, notches);
-    session_.setBrush(brush);
+    hand_.setBrush(brush);
     return;
   }
   const auto hit = hitAt(event->position());

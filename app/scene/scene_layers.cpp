@@ -7,13 +7,13 @@
 
 namespace trellis {
 
-bool SceneView::showsOneLayer() const { return session_.range().second < session_.height() - 1e-6; }
+bool SceneView::showsOneLayer() const { return view_.range().second < view_.height() - 1e-6; }
 
 const PrintLayer* SceneView::topLayer() const {
   const PrintLayer* top = nullptr;
-  if (session_.shown().build)
-    for (const auto& layer : session_.shown().build->print.layers)
-      if (layer->top <= session_.range().second + 1e-6) top = layer.get();
+  if (builder_.shown().build)
+    for (const auto& layer : builder_.shown().build->print.layers)
+      if (layer->top <= view_.range().second + 1e-6) top = layer.get();
   return top;
 }
 
@@ -22,24 +22,24 @@ void SceneView::refillLayer() {
   const LayerLook& look = switches_->look();
   const auto ofOwner = [this](const Owner& owner) { return isShown(owner); };
   const auto none = std::vector<LineVertex>();
-  const PrintLayer* top = !session_.gcode() && showsOneLayer() ? topLayer() : nullptr;
+  const PrintLayer* top = !view_.gcode() && showsOneLayer() ? topLayer() : nullptr;
   fill(travels_, top && look.travels ? travelLines(*top) : none);
   fill(arrows_, top && look.arrows ? directionArrows(*top, look, ofOwner) : none);
-  fill(ribbons_, top && !shownTrial() ? layerRibbons(*top, look, ofOwner, session_.drawnShare()) : none);
+  fill(ribbons_, top && !shownTrial() ? layerRibbons(*top, look, ofOwner, view_.drawnShare()) : none);
 }
 
 const TrialPrint* SceneView::shownTrial() const {
-  if (session_.gcode()) return session_.gcode()->trial.get();
-  return switches_->look().bearings && showsOneLayer() ? session_.trialPrint().get() : nullptr;
+  if (view_.gcode()) return view_.gcode()->trial.get();
+  return switches_->look().bearings && showsOneLayer() ? builder_.trialPrint().get() : nullptr;
 }
 
 // All lines of a trial print at once: stepping through its layers then sends nothing anew.
 void SceneView::refillStack() {
   const TrialPrint* trial = shownTrial();
   if (!trial || (stackOf_.get() == trial && !stackStale_)) return;
-  stackOf_ = session_.gcode() ? session_.gcode()->trial : session_.trialPrint();
+  stackOf_ = view_.gcode() ? view_.gcode()->trial : builder_.trialPrint();
   stackStale_ = false;
-  const double lift = session_.gcode() ? 0 : -session_.shown().build->print.floor();  // G-code counts from the plate
+  const double lift = view_.gcode() ? 0 : -builder_.shown().build->print.floor();  // G-code counts from the plate
   StackedRibbons stack = bearingRibbons(*trial, lift, switches_->look());
   fill(stack_, stack.vertices);
   stackEnds_ = std::move(stack.ends);
@@ -56,11 +56,9 @@ void SceneView::drawStack() {
                ? std::pair(0, 0)
                : std::pair(after - 1 == stackEnds_.begin() ? 0 : (after - 2)->second, (after - 1)->second);
   };
-  const auto [before, all] = countUpTo(session_.range().second);
-  const int last = before + static_cast<int>(session_.drawnShare() * (all - before) / 6) * 6;
-  const int first = !session_.gcode()            ? before
-                    : session_.range().first > 0 ? countUpTo(session_.range().first).second
-                                                 : 0;
+  const auto [before, all] = countUpTo(view_.range().second);
+  const int last = before + static_cast<int>(view_.drawnShare() * (all - before) / 6) * 6;
+  const int first = !view_.gcode() ? before : view_.range().first > 0 ? countUpTo(view_.range().first).second : 0;
   if (last <= first) return;
   stack_.array.bind();
   glDrawArrays(GL_TRIANGLES, first, last - first);
@@ -77,9 +75,9 @@ void SceneView::goTo(const Vec3& at) {
 
 void SceneView::lookFromAbove() {
   Box3 box;
-  if (session_.gcode()) {
-    for (const Stretch& s : session_.gcode()->trial->stretches)
-      if (std::abs(static_cast<double>(s.to.z()) - session_.range().second) < 0.5) box.extend(s.to.cast<double>());
+  if (view_.gcode()) {
+    for (const Stretch& s : view_.gcode()->trial->stretches)
+      if (std::abs(static_cast<double>(s.to.z()) - view_.range().second) < 0.5) box.extend(s.to.cast<double>());
   } else if (const PrintLayer* top = topLayer()) {
     for (const trellis::Run& run : top->runs)
       for (const Point& p : run.points) box.extend(Vec3(toMm(p).x(), toMm(p).y(), top->top));
@@ -92,8 +90,8 @@ void SceneView::lookFromAbove() {
 
 // Out along its way and back again: pieces that come away go far, others only as far as they would give.
 void SceneView::drawPiece(const QMatrix4x4& toScreen) {
-  const int piece = session_.pieceInHand();
-  const Shown& shown = session_.shown();
+  const int piece = view_.pieceInHand();
+  const Shown& shown = builder_.shown();
   if (piece < 0 || piece_.count == 0 || static_cast<std::size_t>(piece) >= shown.build->pieces.size()) return;
   const ExtractionPath& extraction = shown.build->pieces[static_cast<std::size_t>(piece)].extraction;
   constexpr double period = 3400;  // ms

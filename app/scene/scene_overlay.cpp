@@ -10,11 +10,12 @@
 
 namespace trellis {
 
-SceneOverlay::SceneOverlay(Session& session, const Camera& camera, const std::vector<Handle>& handles, QWidget* parent)
-    : QWidget(parent), session_(session), camera_(camera), handles_(handles) {
+SceneOverlay::SceneOverlay(Document& document, Builder& builder, View& view, const Camera& camera,
+                           const std::vector<Handle>& handles, QWidget* parent)
+    : QWidget(parent), document_(document), builder_(builder), view_(view), camera_(camera), handles_(handles) {
   setAttribute(Qt::WA_TransparentForMouseEvents);
   setAttribute(Qt::WA_NoSystemBackground);
-  connect(&session, &Session::projectChanged, this, qOverload<>(&QWidget::update));
+  connect(&document, &Document::changed, this, qOverload<>(&QWidget::update));
 }
 
 void SceneOverlay::paintEvent(QPaintEvent*) {
@@ -23,12 +24,13 @@ void SceneOverlay::paintEvent(QPaintEvent*) {
   if (camera_.pitch() >= 0) drawFigures(painter);  // from below they would lie over the parts
   drawLetters(painter);
   drawGap(painter);
-  if (session_.project()->parts.empty() && !session_.gcode()) drawHint(painter);
+  if (document_.project()->parts.empty() && !view_.gcode()) drawHint(painter);
 }
 
 // Millimetres along the two plate edges nearest to the eye.
 void SceneOverlay::drawFigures(QPainter& painter) {
-  const double width = session_.settings().number("machine.width"), depth = session_.settings().number("machine.depth");
+  const double width = document_.settings().number("machine.width"),
+               depth = document_.settings().number("machine.depth");
   const Vec3 eye = camera_.eye();
   const double nearY = eye.y() < depth / 2 ? 0 : depth, nearX = eye.x() < width / 2 ? 0 : width;
   painter.setPen(theme().quiet);
@@ -60,8 +62,8 @@ void SceneOverlay::drawLetters(QPainter& painter) {
 // Side on and near, the daylight over the support nearest to the middle of the view is measured as on a drawing.
 void SceneOverlay::drawGap(QPainter& painter) {
   constexpr double sideOn = 12, nearEnough = 0.03;  // degrees; mm a pixel
-  const Shown& shown = session_.shown();
-  if (!shown.build || session_.isStale() || session_.gcode() || std::abs(camera_.pitch()) > sideOn ||
+  const Shown& shown = builder_.shown();
+  if (!shown.build || builder_.isStale() || view_.gcode() || std::abs(camera_.pitch()) > sideOn ||
       camera_.millimetresPerPixel(camera_.distance()) > nearEnough)
     return;
   const Build& build = *shown.build;
@@ -71,7 +73,7 @@ void SceneOverlay::drawGap(QPainter& painter) {
   for (std::size_t i = 0; i < build.columns.size(); ++i) {
     const DemandSite& site = *build.demand[i];
     if (site.isHold() || build.columns[i]->slabs.empty()) continue;
-    const double above = build.rules[build.columns[i]->rules].support.gapAbove;
+    const double above = build.rules[build.demand[i]->rules].support.gapAbove;
     for (std::size_t k = 0; k < site.layers.size(); ++k) {
       const double b = build.plan.spans[site.lowest + k].bottom;
       for (const Polygon& outline : site.layers[k])

@@ -4,7 +4,9 @@
 #pragma once
 
 #include "app/scene/handles.hpp"
-#include "app/window/session.hpp"
+#include "app/window/builder.hpp"
+#include "app/window/document.hpp"
+#include "app/window/view.hpp"
 
 #include <QWidget>
 
@@ -13,7 +15,8 @@ namespace trellis {
 class SceneOverlay : public QWidget {
   Q_OBJECT
  public:
-  SceneOverlay(Session& session, const Camera& camera, const std::vector<Handle>& handles, QWidget* parent);
+  SceneOverlay(Document& document, Builder& builder, View& view, const Camera& camera,
+               const std::vector<Handle>& handles, QWidget* parent);
 
  protected:
   void paintEvent(QPaintEvent* event) override;
@@ -24,7 +27,9 @@ class SceneOverlay : public QWidget {
   void drawHint(QPainter& painter);
   void drawGap(QPainter& painter);
 
-  Session& session_;
+  Document& document_;
+  Builder& builder_;
+  View& view_;
   const Camera& camera_;
   const std::vector<Handle>& handles_;
 };

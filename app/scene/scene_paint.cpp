@@ -23,11 +23,11 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
   const Vec3 eye = camera_.eye();
   surface_->setUniformValue(
       "eye", QVector3D(static_cast<float>(eye.x()), static_cast<float>(eye.y()), static_cast<float>(eye.z())));
-  const auto [low, high] = session_.range();
+  const auto [low, high] = view_.range();
   surface_->setUniformValue(
       "range", QVector2D(low > 0 ? static_cast<float>(low) : -1e6f, static_cast<float>(std::min(high, 1e6))));
-  surface_->setUniformValue("freeLean", static_cast<float>(session_.settings().number("support.free_lean")));
-  surface_->setUniformValue("faded", session_.isStale() ? 1.0f : 0.0f);
+  surface_->setUniformValue("freeLean", static_cast<float>(document_.settings().number("support.free_lean")));
+  surface_->setUniformValue("faded", builder_.isStale() ? 1.0f : 0.0f);
   for (const auto& [name, colour] : {std::pair{"part", t.part},
                                      {"hangingLow", t.hangingLow},
                                      {"hangingHigh", t.hangingHigh},
@@ -40,7 +40,7 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
                                      {"paper", t.paper},
                                      {"accent", t.accent}})
     surface_->setUniformValue(name, rgb(colour));
-  const auto& cutaway = session_.cutaway();
+  const auto& cutaway = view_.cutaway();
   const Vec3 normal = cutaway ? cutaway->normal : Vec3(Vec3::Zero());
   surface_->setUniformValue(
       "cut", QVector4D(static_cast<float>(normal.x()), static_cast<float>(normal.y()), static_cast<float>(normal.z()),
@@ -51,7 +51,7 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
     glDrawArrays(GL_TRIANGLES, 0, buffer.count);
     buffer.array.release();
   };
-  if (session_.gcode()) return surface_->release();
+  if (view_.gcode()) return surface_->release();
   if (look_ != Look::supportsAlone) {
     if (parts_.count > 0) {
       parts_.array.bind();
@@ -59,7 +59,7 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
         if (!isShown(p)) continue;
         const int first = p == 0 ? 0 : partEnds_[p - 1];
         surface_->setUniformValue("freeLean",
-                                  static_cast<float>(settingsOf(*session_.project(), p).number("support.free_lean")));
+                                  static_cast<float>(settingsOf(*document_.project(), p).number("support.free_lean")));
         glDrawArrays(GL_TRIANGLES, first, partEnds_[p] - first);
       }
       parts_.array.release();
@@ -115,7 +115,7 @@ void SceneView::paintGL() {
   drawLines(travels_, GL_LINES);
   drawLines(arrows_, GL_LINES);
   glDepthFunc(GL_LEQUAL);
-  if (look_ != Look::supportsAlone && !session_.gcode()) drawLines(defects_, GL_LINES);
+  if (look_ != Look::supportsAlone && !view_.gcode()) drawLines(defects_, GL_LINES);
   if (!handles_.empty()) {
     fill(handleBuffer_, handleLines(handles_, hot_));
     glDisable(GL_DEPTH_TEST);  // taken through whatever stands before them
@@ -131,8 +131,8 @@ void SceneView::paintGL() {
 
 // What the tool in hand would touch, props, planes and floating starts.
 void SceneView::drawGuides() {
-  if (session_.gcode()) return;
-  const Brush& brush = session_.brush();
+  if (view_.gcode()) return;
+  const Brush& brush = hand_.brush();
   drawLines(decisions_, GL_LINES);
   const auto drawOnce = [&](const std::vector<LineVertex>& lines) {
     fill(ball_, lines);
@@ -142,18 +142,18 @@ void SceneView::drawGuides() {
   if (over_ && brush.isRound()) drawOnce(ballOutline(over_->at, brush.radius, markInHand(Qt::NoModifier)));
   if (over_ && brush.tool == Tool::prop) drawOnce(ballOutline(over_->at, brush.propWidth / 2, Mark::none));
   if (band_) drawOnce(bandLines(boundsOfPart(bandOn_), band_->first, band_->second));
-  const auto symmetry = session_.twinPlane();
-  if (brush.twin && symmetry && session_.selectedPart() >= 0) {
-    const auto selected = session_.selection().back();
-    const Part& part = *session_.project()->parts[selected];
+  const auto symmetry = hand_.twinPlane();
+  if (brush.twin && symmetry && view_.selectedPart() >= 0) {
+    const auto selected = view_.selection().back();
+    const Part& part = *document_.project()->parts[selected];
     drawOnce(planeLines(symmetry->plane.movedBy(transformOf(part.placement, *part.mesh)), boundsOfPart(selected),
                         theme().accent));
   }
-  if (session_.cutaway() && session_.selectedPart() >= 0)
-    drawOnce(planeLines(*session_.cutaway(), boundsOfPart(session_.selection().back()), theme().quiet));
-  if (session_.shown().build && !session_.isStale() && look_ != Look::supportsAlone) {
-    fill(starts_, startDiamonds(*session_.shown().build, camera_, [this](std::size_t part, double z) {
-           return isShown(part) && z <= session_.range().second;
+  if (view_.cutaway() && view_.selectedPart() >= 0)
+    drawOnce(planeLines(*view_.cutaway(), boundsOfPart(view_.selection().back()), theme().quiet));
+  if (builder_.shown().build && !builder_.isStale() && look_ != Look::supportsAlone) {
+    fill(starts_, startDiamonds(*builder_.shown().build, camera_, [this](std::size_t part, double z) {
+           return isShown(part) && z <= view_.range().second;
          }));
     drawLines(starts_, GL_TRIANGLES);
   }

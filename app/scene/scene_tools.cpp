@@ -17,7 +17,7 @@ constexpr double leastZone = 4;  // mm
 }  // namespace
 
 bool SceneView::useTool(const QPointF& pixel, const std::optional<Hit>& hit, Qt::KeyboardModifiers modifiers) {
-  const Brush& brush = session_.brush();
+  const Brush& brush = hand_.brush();
   if (brush.tool == Tool::pick || brush.tool == Tool::prop)
     if (takeProp(pixel)) return true;
   if (brush.tool == Tool::remove) {
@@ -42,17 +42,17 @@ bool SceneView::useTool(const QPointF& pixel, const std::optional<Hit>& hit, Qt:
       bandOn_ = hit->part;
       break;
     case Tool::clean:
-      session_.perform(KeepFaceClean{hit->part, {hit->at, brush.crease}, !(modifiers & Qt::ControlModifier)});
+      document_.perform(KeepFaceClean{hit->part, {hit->at, brush.crease}, !(modifiers & Qt::ControlModifier)});
       break;
     case Tool::zone:
       addZoneAt(*hit);
       break;
     case Tool::prop:
-      session_.selectPart(static_cast<int>(hit->part));
-      session_.perform(AddProp{hit->part, hit->at, brush.propWidth});
-      propInHand_ = session_.project()->parts[hit->part]->props.size() - 1;
+      view_.selectPart(static_cast<int>(hit->part));
+      document_.perform(AddProp{hit->part, hit->at, brush.propWidth});
+      propInHand_ = document_.project()->parts[hit->part]->props.size() - 1;
       propMoved_ = true;  // what is dragged now belongs to the same step
-      session_.choose({Chosen::prop, *propInHand_});
+      view_.choose({Chosen::prop, *propInHand_});
       break;
     case Tool::pick:
     case Tool::remove:
@@ -65,8 +65,8 @@ bool SceneView::useTool(const QPointF& pixel, const std::optional<Hit>& hit, Qt:
 void SceneView::dragTool(const QPointF& pixel, const std::optional<Hit>& hit) {
   if (laying_ && hit) lay(*hit, false);
   if (band_) band_->second = heightUnder(pixel);
-  if (propInHand_ && hit && session_.selectedPart() == static_cast<int>(hit->part)) {
-    session_.perform(ChangeProp{hit->part, *propInHand_, hit->at}, propMoved_);
+  if (propInHand_ && hit && view_.selectedPart() == static_cast<int>(hit->part)) {
+    document_.perform(ChangeProp{hit->part, *propInHand_, hit->at}, propMoved_);
     propMoved_ = true;
   }
 }
@@ -81,72 +81,71 @@ void SceneView::endTool() {
 }
 
 void SceneView::withTwin(LayMark& mark) const {
-  const auto symmetry = session_.twinPlane();
-  if (!session_.brush().twin || !symmetry || session_.selectedPart() != static_cast<int>(mark.part)) return;
-  const Part& part = *session_.project()->parts[mark.part];
+  const auto symmetry = hand_.twinPlane();
+  if (!hand_.brush().twin || !symmetry || view_.selectedPart() != static_cast<int>(mark.part)) return;
+  const Part& part = *document_.project()->parts[mark.part];
   mark.twin = symmetry->plane.movedBy(transformOf(part.placement, *part.mesh));
 }
 
 // Each movement lays the stretch since the last one into the same step, so that a stroke is one undo and
 // fast movement leaves no gaps.
 void SceneView::lay(const Hit& hit, bool begins) {
-  const Brush& brush = session_.brush();
-  if (begins) session_.selectPart(static_cast<int>(hit.part));
+  const Brush& brush = hand_.brush();
+  if (begins) view_.selectPart(static_cast<int>(hit.part));
   const std::vector<Vec3> path =
       begins || hit.part != layingOn_ ? std::vector<Vec3>{hit.at} : std::vector<Vec3>{lastLaid_, hit.at};
   LayMark mark{hit.part, markInHand(QGuiApplication::keyboardModifiers()), BallStroke{path, brush.radius}};
   if (brush.tool == Tool::sight) mark.stroke = SightStroke{path, brush.radius, camera_.eye()};
-  mark.rules = {brush.keepToOverhangs, brush.stopAtCreases ? std::optional(brush.crease) : std::nullopt,
-                session_.clip()};
+  mark.rules = {brush.keepToOverhangs, brush.stopAtCreases ? std::optional(brush.crease) : std::nullopt, view_.clip()};
   withTwin(mark);
   lastLaid_ = hit.at;
   layingOn_ = hit.part;
-  session_.perform(mark, !begins);
+  document_.perform(mark, !begins);
 }
 
 void SceneView::layOnce(std::size_t part, Stroke stroke) {
-  session_.selectPart(static_cast<int>(part));
+  view_.selectPart(static_cast<int>(part));
   LayMark mark{part, markInHand(QGuiApplication::keyboardModifiers()), std::move(stroke)};
-  mark.rules.keepToOverhangs = session_.brush().keepToOverhangs;
-  if (std::holds_alternative<BandStroke>(mark.stroke)) mark.rules.clip = session_.clip();
+  mark.rules.keepToOverhangs = hand_.brush().keepToOverhangs;
+  if (std::holds_alternative<BandStroke>(mark.stroke)) mark.rules.clip = view_.clip();
   withTwin(mark);
-  session_.perform(mark);
+  document_.perform(mark);
 }
 
 // As large as the site under the pointer, or a few millimetres; then it is taken in hand.
 void SceneView::addZoneAt(const Hit& hit) {
-  const Brush& brush = session_.brush();
+  const Brush& brush = hand_.brush();
   AddZone add{hit.part, {}, {}};
   add.zone.as = brush.zoneAs;
   add.zone.shape = brush.zoneShape;
   add.zone.solid = brush.zoneSolid;
   Box3 box(hit.at - Vec3::Constant(leastZone / 2), hit.at + Vec3::Constant(leastZone / 2));
   if (const auto site = siteUnder(hit)) {
-    const Part& part = *session_.project()->parts[hit.part];
+    const Part& part = *document_.project()->parts[hit.part];
     const Affine toPlate = transformOf(part.placement, *part.mesh);
-    for (const std::uint32_t facet : session_.sites()[site->part]->list[site->site].facets)
+    for (const std::uint32_t facet : builder_.sites()[site->part]->list[site->site].facets)
       for (const Vec3& corner : part.mesh->corners(facet)) box.extend(Vec3(toPlate * corner));
     box = Box3(box.min().array() - 0.5, box.max().array() + 0.5);
   }
   add.figures = {box.center(), box.sizes(), Vec3::Zero()};
-  session_.selectPart(static_cast<int>(hit.part));
-  session_.perform(add);
+  view_.selectPart(static_cast<int>(hit.part));
+  document_.perform(add);
   Brush pick = brush;
   pick.tool = Tool::pick;
-  session_.setBrush(pick);
-  session_.choose({Chosen::zone, session_.project()->parts[hit.part]->zones.size() - 1});
+  hand_.setBrush(pick);
+  view_.choose({Chosen::zone, document_.project()->parts[hit.part]->zones.size() - 1});
   lightCovered();
 }
 
 bool SceneView::takeProp(const QPointF& pixel) {
-  const auto& parts = session_.project()->parts;
+  const auto& parts = document_.project()->parts;
   for (std::size_t p = 0; p < parts.size(); ++p) {
     const Affine toPlate = transformOf(parts[p]->placement, *parts[p]->mesh);
     for (std::size_t k = 0; k < parts[p]->props.size(); ++k) {
       const auto at = camera_.pixelOf(toPlate * parts[p]->props[k].at);
       if (!at || QLineF(*at, pixel).length() > propNear) continue;
-      session_.selectPart(static_cast<int>(p));
-      session_.choose({Chosen::prop, k});
+      view_.selectPart(static_cast<int>(p));
+      view_.choose({Chosen::prop, k});
       propInHand_ = k;
       propMoved_ = false;
       return true;
@@ -157,18 +156,18 @@ bool SceneView::takeProp(const QPointF& pixel) {
 
 void SceneView::removeAt(const QPointF& pixel) {
   const auto support = supportAt(pixel);
-  if (!support || session_.isStale())
+  if (!support || builder_.isStale())
     return Q_EMIT pointedAt(support ? tr("The supports are being built anew; point again when they are.")
                                     : tr("No support is here. Point at one that is built."));
-  const Brush& brush = session_.brush();
+  const Brush& brush = hand_.brush();
   const Vec3 inside = support->at + camera_.rayAt(pixel).direction * 0.05;
-  const Build& build = *session_.shown().build;
-  session_.performTogether(brush.keepOnly ? keepingOnly(build, inside) : removing(build, inside, brush.reach));
+  const Build& build = *builder_.shown().build;
+  document_.performTogether(brush.keepOnly ? keepingOnly(build, inside) : removing(build, inside, brush.reach));
 }
 
 // What a Face, Site or clean-face click here would take.
 void SceneView::preview(const std::optional<Hit>& hit) {
-  const Brush& brush = session_.brush();
+  const Brush& brush = hand_.brush();
   const bool wanted = hit && (brush.tool == Tool::face || brush.tool == Tool::site || brush.tool == Tool::clean);
   if (!wanted && previewed_.empty()) return;
   if (wanted && previewedOn_ == hit->part && std::binary_search(previewed_.begin(), previewed_.end(), hit->facet))
@@ -176,18 +175,18 @@ void SceneView::preview(const std::optional<Hit>& hit) {
   previewed_.clear();
   litStale_ = true;
   if (!wanted) return;
-  const Part& part = *session_.project()->parts[hit->part];
-  neighbours_.resize(session_.project()->parts.size());
+  const Part& part = *document_.project()->parts[hit->part];
+  neighbours_.resize(document_.project()->parts.size());
   if (!neighbours_[hit->part])
     neighbours_[hit->part] = neighboursOf(part.mesh);  // kept, so that strokes find them made
   const Canvas canvas{part.mesh, trees_[hit->part], transformOf(part.placement, *part.mesh),
-                      settingsOf(*session_.project(), hit->part).number("support.free_lean")};
+                      settingsOf(*document_.project(), hit->part).number("support.free_lean")};
   previewed_ = brush.tool == Tool::site ? siteAt(canvas, {hit->at}) : faceAt(canvas, {hit->at, brush.crease});
   previewedOn_ = hit->part;
 }
 
 std::optional<SiteId> SceneView::siteUnder(const Hit& hit) const {
-  const auto& sites = session_.sites();
+  const auto& sites = builder_.sites();
   if (hit.part >= sites.size() || hit.facet >= sites[hit.part]->ofFacet.size()) return std::nullopt;
   const std::uint32_t site = sites[hit.part]->ofFacet[hit.facet];
   return site == Sites::none ? std::nullopt : std::optional(SiteId{hit.part, site});
@@ -200,24 +199,24 @@ void SceneView::lightSiteAt(const std::optional<Hit>& hit) {
 }
 
 void SceneView::lightCovered() {
-  const Chosen chosen = session_.chosen();
-  if (chosen.kind != Chosen::zone || session_.selection().empty()) return;
-  const std::size_t p = session_.selection().back();
-  const Part& part = *session_.project()->parts[p];
-  if (p >= session_.sites().size() || chosen.index >= part.zones.size() ||
-      session_.sites()[p]->ofFacet.size() != part.mesh->facets.size())
+  const Chosen chosen = view_.chosen();
+  if (chosen.kind != Chosen::zone || view_.selection().empty()) return;
+  const std::size_t p = view_.selection().back();
+  const Part& part = *document_.project()->parts[p];
+  if (p >= builder_.sites().size() || chosen.index >= part.zones.size() ||
+      builder_.sites()[p]->ofFacet.size() != part.mesh->facets.size())
     return;
   const Zone& zone = part.zones[chosen.index];
   std::vector<SiteId> covered;
-  for (std::size_t s = 0; s < session_.sites()[p]->list.size(); ++s) {
-    const auto& facets = session_.sites()[p]->list[s].facets;
+  for (std::size_t s = 0; s < builder_.sites()[p]->list.size(); ++s) {
+    const auto& facets = builder_.sites()[p]->list[s].facets;
     const bool touches = std::any_of(facets.begin(), facets.end(), [&](std::uint32_t f) {
       const Corners c = part.mesh->corners(f);
       return isIn(zone, (c[0] + c[1] + c[2]) / 3);
     });
     if (touches) covered.push_back({p, s});
   }
-  session_.lightSites(covered);
+  view_.lightSites(covered);
 }
 
 // That of the surface under the pointer; beside the part, where its ray passes nearest to the part's middle.
@@ -232,10 +231,10 @@ double SceneView::heightUnder(const QPointF& pixel) const {
 }
 
 void SceneView::cutAwayHere() {
-  const Vec3 middle = session_.selectedPart() >= 0 ? boundsOfPart(session_.selection().back()).center()
-                                                   : Vec3(camera_.eye() + camera_.forward() * camera_.distance());
+  const Vec3 middle = view_.selectedPart() >= 0 ? boundsOfPart(view_.selection().back()).center()
+                                                : Vec3(camera_.eye() + camera_.forward() * camera_.distance());
   const Vec3 at = over_ ? over_->at : middle;
-  session_.setCutaway(Plane{at + camera_.forward() * 0.01, camera_.forward()});
+  view_.setCutaway(Plane{at + camera_.forward() * 0.01, camera_.forward()});
 }
 
 }  // namespace trellis

@@ -26,16 +26,19 @@ void askForOpenGl() {
   QSurfaceFormat::setDefaultFormat(format);
 }
 
-SceneView::SceneView(Session& session, QWidget* parent)
+SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& hand, QWidget* parent)
     : QOpenGLWidget(parent),
-      session_(session),
-      overlay_(new SceneOverlay(session, camera_, handles_, this)),
-      switches_(new LayerSwitches(session, this)) {
+      document_(document),
+      builder_(builder),
+      view_(view),
+      hand_(hand),
+      overlay_(new SceneOverlay(document, builder, view, camera_, handles_, this)),
+      switches_(new LayerSwitches(builder, view, this)) {
   setMouseTracking(true);
   setFocusPolicy(Qt::StrongFocus);
   setMinimumSize(320, 240);
-  connect(&session, &Session::projectChanged, this, [this] {
-    const ProjectPtr& now = session_.project();
+  connect(&document, &Document::changed, this, [this] {
+    const ProjectPtr& now = document_.project();
     const bool sameParts =
         drawn_ && drawn_->parts.size() == now->parts.size() &&
         std::equal(now->parts.begin(), now->parts.end(), drawn_->parts.begin(), [](const PartPtr& a, const PartPtr& b) {
@@ -66,45 +69,52 @@ SceneView::SceneView(Session& session, QWidget* parent)
     }
     update();
   });
-  connect(&session, &Session::shownChanged, this, [this] {
+  connect(&builder, &Builder::shownChanged, this, [this] {
     supportsStale_ = ribbonsStale_ = defectsStale_ = choicesStale_ = true;
     update();
   });
-  for (const auto signal : {&Session::litChanged, &Session::sitesChanged})
-    connect(&session, signal, this, [this] {
-      litStale_ = true;
-      update();
-    });
-  connect(&session, &Session::cutawayChanged, this, qOverload<>(&QWidget::update));
-  connect(&session, &Session::chosenChanged, this, [this] {
+  const auto litAnew = [this] {
+    litStale_ = true;
+    update();
+  };
+  connect(&view, &View::litChanged, this, litAnew);
+  connect(&builder, &Builder::sitesChanged, this, litAnew);
+  connect(&builder, &Builder::earlySupportsChanged, this, [this] {
+    supportsStale_ = true;
+    update();
+  });
+  connect(&view, &View::cutawayChanged, this, qOverload<>(&QWidget::update));
+  connect(&view, &View::chosenChanged, this, [this] {
     marksStale_ = true;
     refreshHandles();
   });
-  connect(&session, &Session::selectionChanged, this, [this] {
+  connect(&view, &View::selectionChanged, this, [this] {
     supportsStale_ = supportsStale_ || alone_;
     ribbonsStale_ = ribbonsStale_ || alone_;
     refreshHandles();
   });
-  for (const auto signal : {&Session::rangeChanged, &Session::gcodeChanged, &Session::trialPrintChanged})
-    connect(&session, signal, this, [this] {
-      ribbonsStale_ = true;
-      update();
-    });
+  const auto linesAnew = [this] {
+    ribbonsStale_ = true;
+    update();
+  };
+  connect(&view, &View::rangeChanged, this, linesAnew);
+  connect(&view, &View::gcodeChanged, this, linesAnew);
+  connect(&builder, &Builder::trialPrintChanged, this, linesAnew);
   connect(switches_, &LayerSwitches::changed, this, [this] {
     ribbonsStale_ = stackStale_ = true;
     update();
   });
   connect(switches_, &LayerSwitches::fromAboveAsked, this, &SceneView::lookFromAbove);
-  connect(&session, &Session::wentTo, this, &SceneView::goTo);
+  connect(&view, &View::wentTo, this, &SceneView::goTo);
   pieceTimer_.setInterval(40);
   connect(&pieceTimer_, &QTimer::timeout, this, qOverload<>(&QWidget::update));
-  connect(&session, &Session::pieceTaken, this, [this] {
+  connect(&view, &View::pieceTaken, this, [this] {
     supportsStale_ = true;
     sinceTaken_.start();
-    session_.pieceInHand() >= 0 ? pieceTimer_.start() : pieceTimer_.stop();
+    view_.pieceInHand() >= 0 ? pieceTimer_.start() : pieceTimer_.stop();
     update();
   });
-  connect(&session, &Session::brushChanged, this, [this] {
+  connect(&hand, &Hand::brushChanged, this, [this] {
     showGhost(std::nullopt);
     previewed_.clear();
     litStale_ = true;
@@ -126,10 +136,10 @@ SceneView::~SceneView() {
 }
 
 void SceneView::fitAll() {
-  Box3 box = boundsOf(*session_.project());
+  Box3 box = boundsOf(*document_.project());
   if (box.isEmpty())
     box = Box3(Vec3(0, 0, 0),
-               Vec3(session_.settings().number("machine.width"), session_.settings().number("machine.depth"), 60));
+               Vec3(document_.settings().number("machine.width"), document_.settings().number("machine.depth"), 60));
   camera_.fit(box);
   fitted_ = true;
   update();
@@ -156,12 +166,12 @@ void SceneView::setHandlesShown(bool shown, bool ofParts) {
 void SceneView::refreshHandles() {
   hot_ = nullptr;
   handles_.clear();
-  const auto& parts = session_.project()->parts;
-  const bool mayTake = handlesShown_ && session_.brush().tool == Tool::pick && !session_.isSettling();
-  if (mayTake && !session_.selection().empty() && session_.selection().back() < parts.size()) {
-    const Part& part = *parts[session_.selection().back()];
+  const auto& parts = document_.project()->parts;
+  const bool mayTake = handlesShown_ && hand_.brush().tool == Tool::pick && !hand_.isSettling();
+  if (mayTake && !view_.selection().empty() && view_.selection().back() < parts.size()) {
+    const Part& part = *parts[view_.selection().back()];
     const Box3 box = placedBounds(part.placement, *part.mesh);
-    const Chosen chosen = session_.chosen();
+    const Chosen chosen = view_.chosen();
     if (chosen.kind == Chosen::zone && chosen.index < part.zones.size())
       handles_ = handlesOf(figuresOf(part.zones[chosen.index], transformOf(part.placement, *part.mesh)),
                            part.zones[chosen.index].shape, box);
@@ -172,12 +182,12 @@ void SceneView::refreshHandles() {
 }
 
 Box3 SceneView::boundsOfPart(std::size_t part) const {
-  const Part& which = *session_.project()->parts[part];
+  const Part& which = *document_.project()->parts[part];
   return placedBounds(which.placement, *which.mesh);
 }
 
 bool SceneView::isShown(std::size_t part) const {
-  const auto& selection = session_.selection();
+  const auto& selection = view_.selection();
   return !alone_ || std::find(selection.begin(), selection.end(), part) != selection.end();
 }
 
@@ -185,10 +195,10 @@ bool SceneView::isShown(std::size_t part) const {
 bool SceneView::isShown(const Owner& owner) const {
   if (owner.kind == Owner::none) return !alone_;
   if (owner.kind == Owner::part) return look_ != Look::supportsAlone && isShown(owner.index);
-  const Build& build = *session_.shown().build;
+  const Build& build = *builder_.shown().build;
   const auto& sites = build.support->pieces[owner.index].sites;
   return look_ != Look::partAlone && !supportsHidden_ && std::any_of(sites.begin(), sites.end(), [&](std::size_t site) {
-           return isShown(build.rules[build.columns[site]->rules].part);
+           return isShown(build.rules[build.demand[site]->rules].part);
          });
 }
 
@@ -249,8 +259,8 @@ template void SceneView::fill(Buffer& buffer, const std::vector<LineVertex>& ver
 template void SceneView::fill(Buffer& buffer, const std::vector<SurfaceVertex>& vertices);
 
 void SceneView::refill() {
-  const ProjectPtr& project = session_.project();
-  const Shown& shown = session_.shown();
+  const ProjectPtr& project = document_.project();
+  const Shown& shown = builder_.shown();
   if (plateStale_) {
     fill(plate_, plateLines(project->settings));
     fill(sheet_, plateSheet(project->settings));
@@ -267,10 +277,10 @@ void SceneView::refill() {
   }
   if (defectsStale_) {
     std::vector<LineVertex> lines =
-        shown.build && !session_.isStale() ? defectLines(*project, *shown.build) : std::vector<LineVertex>();
-    if (session_.isPreviewing() && session_.selectedPart() >= 0) {
+        shown.build && !builder_.isStale() ? defectLines(*project, *shown.build) : std::vector<LineVertex>();
+    if (document_.isPreviewing() && view_.selectedPart() >= 0) {
       const std::vector<LineVertex> fresh =
-          freshLines(*project->parts[session_.selection().back()], session_.previewFacets());
+          freshLines(*project->parts[view_.selection().back()], document_.previewFacets());
       lines.insert(lines.end(), fresh.begin(), fresh.end());
     }
     fill(defects_, lines);
@@ -280,13 +290,13 @@ void SceneView::refill() {
     fill(clean_, cleanSurface(*project));
     fill(zones_, zoneSurface(*project));
     fill(decisions_,
-         decisionLines(*project, static_cast<std::size_t>(std::max(0, session_.selectedPart())), session_.chosen()));
+         decisionLines(*project, static_cast<std::size_t>(std::max(0, view_.selectedPart())), view_.chosen()));
   }
   if ((choicesStale_ || marksStale_) && shown.build && shown.build->parts.size() == project->parts.size())
     fill(choices_, choiceSurface(*project, *shown.build));
   if (litStale_) fill(lit_, litFacets());
   if (supportsStale_ && shown.supports) {
-    const auto inHand = [&](const SolidVertex& v) { return static_cast<int>(v.piece) == session_.pieceInHand(); };
+    const auto inHand = [&](const SolidVertex& v) { return static_cast<int>(v.piece) == view_.pieceInHand(); };
     fill(supports_, supportSurface(*shown.supports, *shown.build, [&](const SolidVertex& v) {
            return !inHand(v) && isShown(shown.build->rules[v.rules].part);
          }));
@@ -302,18 +312,18 @@ void SceneView::refill() {
 std::vector<SurfaceVertex> SceneView::litFacets() const {
   std::vector<SurfaceVertex> all;
   const auto add = [&](std::size_t part, const std::vector<std::uint32_t>& facets) {
-    const std::vector<SurfaceVertex> more = litSurface(*session_.project()->parts[part], facets);
+    const std::vector<SurfaceVertex> more = litSurface(*document_.project()->parts[part], facets);
     all.insert(all.end(), more.begin(), more.end());
   };
-  const auto& sites = session_.sites();
-  for (const SiteId& id : session_.litSites()) {
-    if (id.part >= sites.size() || id.part >= session_.project()->parts.size() ||
+  const auto& sites = builder_.sites();
+  for (const SiteId& id : view_.litSites()) {
+    if (id.part >= sites.size() || id.part >= document_.project()->parts.size() ||
         id.site >= sites[id.part]->list.size())
       continue;
-    if (sites[id.part]->ofFacet.size() == session_.project()->parts[id.part]->mesh->facets.size())
+    if (sites[id.part]->ofFacet.size() == document_.project()->parts[id.part]->mesh->facets.size())
       add(id.part, sites[id.part]->list[id.site].facets);
   }
-  if (!previewed_.empty() && previewedOn_ < session_.project()->parts.size()) add(previewedOn_, previewed_);
+  if (!previewed_.empty() && previewedOn_ < document_.project()->parts.size()) add(previewedOn_, previewed_);
   return all;
 }
 

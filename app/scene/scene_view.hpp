@@ -30,7 +30,7 @@ void askForOpenGl();
 class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   Q_OBJECT
  public:
-  explicit SceneView(Session& session, QWidget* parent = nullptr);
+  SceneView(Document& document, Builder& builder, View& view, Hand& hand, QWidget* parent = nullptr);
   ~SceneView() override;
 
   void fitAll();
@@ -127,7 +127,10 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   double heightUnder(const QPointF& pixel) const;
   Mark markInHand(Qt::KeyboardModifiers modifiers) const;
 
-  Session& session_;
+  Document& document_;
+  Builder& builder_;
+  View& view_;
+  Hand& hand_;
   Camera camera_;
   std::vector<Handle> handles_;
   QWidget* overlay_;  // words and figures over the scene

@@ -19,7 +19,8 @@ constexpr double slowLayer = 0.6;  // s a layer takes at least while it is playe
 
 }  // namespace
 
-Strip::Strip(Session& session, QWidget* parent) : QFrame(parent), session_(session) {
+Strip::Strip(Document& document, Builder& builder, View& view, Hand& hand, QWidget* parent)
+    : QFrame(parent), document_(document), builder_(builder), view_(view), hand_(hand) {
   setObjectName("strip");
   setMinimumWidth(96);
   setMaximumWidth(260);
@@ -29,17 +30,17 @@ Strip::Strip(Session& session, QWidget* parent) : QFrame(parent), session_(sessi
          "small tips where support takes hold; rose where it leans; a dashed line for how far it gives way. Drag the "
          "handles to show some "
          "layers only; the wheel steps one layer, with Shift ten."));
-  connect(&session, &Session::shownChanged, this, [this] {
+  connect(&builder, &Builder::shownChanged, this, [this] {
     measure();
     update();
   });
-  connect(&session, &Session::rangeChanged, this, qOverload<>(&QWidget::update));
-  connect(&session, &Session::gcodeChanged, this, [this] {
+  connect(&view, &View::rangeChanged, this, qOverload<>(&QWidget::update));
+  connect(&view, &View::gcodeChanged, this, [this] {
     measure();
     update();
   });
-  for (const auto signal : {&Session::chosenChanged, &Session::projectChanged})
-    connect(&session, signal, this, qOverload<>(&QWidget::update));
+  connect(&view, &View::chosenChanged, this, qOverload<>(&QWidget::update));
+  connect(&document, &Document::changed, this, qOverload<>(&QWidget::update));
   playing_.setInterval(frame);
   connect(&playing_, &QTimer::timeout, this, &Strip::playOn);
 }
@@ -49,9 +50,9 @@ void Strip::measure() {
   symbols_.clear();
   widest_ = 1;
   mostDeflection_ = 0;
-  const Shown& shown = session_.shown();
-  if (session_.gcode()) {  // of a file: what lies at each height, as area of line
-    const TrialPrint& trial = *session_.gcode()->trial;
+  const Shown& shown = builder_.shown();
+  if (view_.gcode()) {  // of a file: what lies at each height, as area of line
+    const TrialPrint& trial = *view_.gcode()->trial;
     for (std::size_t i = 0; i < trial.tops.size(); ++i)
       levels_.push_back({i > 0 ? trial.tops[i - 1] : 0, trial.tops[i], 0, 0});
     for (const Stretch& s : trial.stretches) {
@@ -79,12 +80,13 @@ void Strip::measure() {
     if (at == levels_.end()) continue;
     for (const PieceRegion& region : layer.regions) at->support += area(region.area);
   }
+  for (const PartJudgement& judged : shown.build->judged)
+    for (std::size_t i = 0; i < judged.stability->levels.size(); ++i) {
+      levels_[i].deflection = std::max(levels_[i].deflection, judged.stability->levels[i].deflection);
+      levels_[i].held = levels_[i].held || judged.stability->levels[i].held;
+    }
   for (const PartBuild& part : shown.build->parts) {
     measureLeans(part);
-    for (std::size_t i = 0; i < part.stability->levels.size(); ++i) {
-      levels_[i].deflection = std::max(levels_[i].deflection, part.stability->levels[i].deflection);
-      levels_[i].held = levels_[i].held || part.stability->levels[i].held;
-    }
     for (const FloatingStart& start : part.overhangs->starts) {
       const bool bare = std::any_of(shown.build->findings.begin(), shown.build->findings.end(), [&](const Finding& f) {
         return f.code == "floating-start" && (f.at - start.at).norm() < 1e-6;
@@ -120,7 +122,7 @@ void Strip::measureLeans(const PartBuild& part) {
     }
 }
 
-double Strip::top() const { return std::max(10.0, session_.height()); }
+double Strip::top() const { return std::max(10.0, view_.height()); }
 
 double Strip::pixelOf(double z) const {
   return height() - marginBottom - z / top() * (height() - marginTop - marginBottom);
@@ -131,7 +133,7 @@ double Strip::heightAt(double pixel) const {
 }
 
 double Strip::snapped(double z) const {
-  const std::vector<double> tops = session_.tops();
+  const std::vector<double> tops = view_.tops();
   if (tops.empty()) return z;
   double best = 0;
   for (const double top : tops)
@@ -140,62 +142,62 @@ double Strip::snapped(double z) const {
 }
 
 void Strip::step(int layers) {
-  const std::vector<double> tops = session_.tops();
+  const std::vector<double> tops = view_.tops();
   if (tops.empty()) return;
-  const double now = std::min(session_.range().second, session_.height());
+  const double now = std::min(view_.range().second, view_.height());
   std::ptrdiff_t at = 0;
   while (at + 1 < static_cast<std::ptrdiff_t>(tops.size()) && tops[static_cast<std::size_t>(at)] < now - 1e-6) ++at;
   at = std::clamp<std::ptrdiff_t>(at + layers, 0, static_cast<std::ptrdiff_t>(tops.size()) - 1);
-  session_.setRange(session_.range().first, tops[static_cast<std::size_t>(at)]);
+  view_.setRange(view_.range().first, tops[static_cast<std::size_t>(at)]);
 }
 
 void Strip::play() {
   if (playing_.isActive()) {
-    session_.setDrawnShare(1);
+    view_.setDrawnShare(1);
     return playing_.stop();
   }
-  if (session_.range().second >= session_.height() - 1e-6)
-    session_.setRange(session_.range().first, snapped(session_.range().first + 0.2));
-  session_.setDrawnShare(0);
+  if (view_.range().second >= view_.height() - 1e-6)
+    view_.setRange(view_.range().first, snapped(view_.range().first + 0.2));
+  view_.setDrawnShare(0);
   playing_.start();
 }
 
 // A frame further into the layer, and into the next one when it is full.
 void Strip::playOn() {
   double seconds = slowLayer * haste_;
-  if (!session_.gcode() && session_.shown().build)
-    for (const auto& layer : session_.shown().build->print.layers)
-      if (std::abs(layer->top - session_.range().second) < 1e-6) {
+  if (!view_.gcode() && builder_.shown().build)
+    for (const auto& layer : builder_.shown().build->print.layers)
+      if (std::abs(layer->top - view_.range().second) < 1e-6) {
         seconds = layer->use.travelSeconds;
         for (const Use& use : layer->use.features) seconds += use.seconds;
       }
-  const double share = session_.drawnShare() + frame / 1000.0 * haste_ / std::max(seconds, 1e-3);
-  if (share < 1) return session_.setDrawnShare(share);
-  if (session_.range().second >= session_.height() - 1e-6) {
-    session_.setDrawnShare(1);
+  const double share = view_.drawnShare() + frame / 1000.0 * haste_ / std::max(seconds, 1e-3);
+  if (share < 1) return view_.setDrawnShare(share);
+  if (view_.range().second >= view_.height() - 1e-6) {
+    view_.setDrawnShare(1);
     return playing_.stop();
   }
   step(1);
-  session_.setDrawnShare(0);
+  view_.setDrawnShare(0);
 }
 
 std::optional<std::pair<double, double>> Strip::zoneHeights() const {
-  const Chosen chosen = session_.chosen();
-  if (chosen.kind != Chosen::zone || session_.selectedPart() < 0) return std::nullopt;
-  const Part& part = *session_.project()->parts[session_.selection().back()];
+  const Chosen chosen = view_.chosen();
+  if (chosen.kind != Chosen::zone || view_.selectedPart() < 0) return std::nullopt;
+  const Part& part = *document_.project()->parts[view_.selection().back()];
   if (chosen.index >= part.zones.size()) return std::nullopt;
   const ZoneFigures figures = figuresOf(part.zones[chosen.index], transformOf(part.placement, *part.mesh));
   return std::pair(figures.centre.z() - figures.size.z() / 2, figures.centre.z() + figures.size.z() / 2);
 }
 
 void Strip::moveZone(double z, bool continuing) {
-  const std::size_t p = session_.selection().back(), index = session_.chosen().index;
-  const Part& part = *session_.project()->parts[p];
+  const std::size_t p = view_.selection().back(), index = view_.chosen().index;
+  const Part& part = *document_.project()->parts[p];
   ZoneFigures figures = figuresOf(part.zones[index], transformOf(part.placement, *part.mesh));
   figures.centre.z() = z;
   ChangeZone change{p, index};
   change.figures = figures;
-  session_.perform(change, continuing);
+  document_.perform(change, continuing);
 }
 
 std::optional<Vec3> Strip::placeAt(const QPointF& pixel) const {
@@ -243,13 +245,13 @@ bool Strip::event(QEvent* event) {
 void Strip::mousePressEvent(QMouseEvent* event) {
   if (event->button() != Qt::LeftButton) return;
   const double y = event->position().y();
-  if (session_.brush().tool == Tool::band && session_.selectedPart() >= 0) {
+  if (hand_.brush().tool == Tool::band && view_.selectedPart() >= 0) {
     band_ = {heightAt(y), heightAt(y)};
     return;
   }
   if (const auto place = placeAt(event->position())) {
     pressedSymbol_ = true;
-    return session_.goTo(*place);
+    return view_.goTo(*place);
   }
   if (const auto zone = zoneHeights();
       zone && event->position().x() > width() - 34 && heightAt(y) > zone->first - 1 && heightAt(y) < zone->second + 1) {
@@ -258,7 +260,7 @@ void Strip::mousePressEvent(QMouseEvent* event) {
     return;
   }
   draggingHigh_ =
-      std::abs(y - pixelOf(std::min(session_.range().second, top()))) <= std::abs(y - pixelOf(session_.range().first));
+      std::abs(y - pixelOf(std::min(view_.range().second, top()))) <= std::abs(y - pixelOf(view_.range().first));
   mouseMoveEvent(event);
 }
 
@@ -274,11 +276,11 @@ void Strip::mouseMoveEvent(QMouseEvent* event) {
     return update();
   }
   const double z = snapped(heightAt(event->position().y()));
-  const auto [low, high] = session_.range();
+  const auto [low, high] = view_.range();
   if (draggingHigh_)
-    session_.setRange(low, std::max(z, low + 1e-3));
+    view_.setRange(low, std::max(z, low + 1e-3));
   else
-    session_.setRange(std::min(z, high - 1e-3), high);
+    view_.setRange(std::min(z, high - 1e-3), high);
 }
 
 // A band laid on the strip is one stroke over the selected part.
@@ -291,9 +293,9 @@ void Strip::mouseReleaseEvent(QMouseEvent*) {
   band_.reset();
   update();
   if (stroke.to - stroke.from < 0.05) return;
-  LayMark mark{session_.selection().back(), session_.brush().mark, stroke};
-  mark.rules.keepToOverhangs = session_.brush().keepToOverhangs;
-  session_.perform(mark);
+  LayMark mark{view_.selection().back(), hand_.brush().mark, stroke};
+  mark.rules.keepToOverhangs = hand_.brush().keepToOverhangs;
+  document_.perform(mark);
 }
 
 void Strip::wheelEvent(QWheelEvent* event) {

@@ -3,7 +3,10 @@
 // gives way; where marks and floating starts lie and supports take hold; and two handles that choose the shown heights.
 #pragma once
 
-#include "app/window/session.hpp"
+#include "app/window/builder.hpp"
+#include "app/window/document.hpp"
+#include "app/window/hand.hpp"
+#include "app/window/view.hpp"
 
 #include <QFrame>
 #include <QTimer>
@@ -13,7 +16,7 @@ namespace trellis {
 class Strip : public QFrame {
   Q_OBJECT
  public:
-  explicit Strip(Session& session, QWidget* parent = nullptr);
+  Strip(Document& document, Builder& builder, View& view, Hand& hand, QWidget* parent = nullptr);
   void play();  // draws the shown range as it would be printed, so many times as fast, or stops
   void setHaste(double times) { haste_ = times; }
   void step(int layers);  // moves the upper handle
@@ -61,7 +64,10 @@ class Strip : public QFrame {
     Vec3 at;
     bool bare;  // nothing carries it
   };
-  Session& session_;
+  Document& document_;
+  Builder& builder_;
+  View& view_;
+  Hand& hand_;
   std::vector<Level> levels_;
   std::vector<Symbol> symbols_;
   double widest_ = 1;          // mm²

@@ -42,7 +42,7 @@ void Strip::paintEvent(QPaintEvent*) {
   drawZone(painter);
   drawHandles(painter);
   if (band_) {
-    QColor shade = session_.brush().mark == Mark::block ? theme().block : theme().enforce;
+    QColor shade = hand_.brush().mark == Mark::block ? theme().block : theme().enforce;
     shade.setAlpha(110);
     const double a = pixelOf(band_->first), b = pixelOf(band_->second);
     painter.fillRect(QRectF(chartLeft, std::min(a, b), width() - chartLeft - 8, std::abs(a - b)), shade);
@@ -51,7 +51,7 @@ void Strip::paintEvent(QPaintEvent*) {
 
 void Strip::drawChart(QPainter& painter) {
   const double room = width() - chartLeft - chartRight;
-  const auto [low, high] = session_.range();
+  const auto [low, high] = view_.range();
   painter.setPen(Qt::NoPen);
   for (const Level& level : levels_) {
     const double y = pixelOf(level.top), tall = std::max(1.0, pixelOf(level.bottom) - y + 0.5);
@@ -74,8 +74,8 @@ void Strip::drawChart(QPainter& painter) {
 }
 
 void Strip::drawSymbols(QPainter& painter) {
-  const Shown& shown = session_.shown();
-  if (shown.build && !session_.gcode())
+  const Shown& shown = builder_.shown();
+  if (shown.build && !view_.gcode())
     for (const PartBuild& part : shown.build->parts)
       for (std::size_t i = 0; i < part.plan.count(); ++i) {
         const double y = pixelOf(part.plan.spans[i].top), tall = std::max(2.0, pixelOf(part.plan.spans[i].bottom) - y);
@@ -129,8 +129,8 @@ void Strip::drawGiving(QPainter& painter) {
 void Strip::drawZone(QPainter& painter) {
   const auto heights = zoneHeights();
   if (!heights) return;
-  const Part& part = *session_.project()->parts[session_.selection().back()];
-  const ZoneAs as = part.zones[session_.chosen().index].as;
+  const Part& part = *document_.project()->parts[view_.selection().back()];
+  const ZoneAs as = part.zones[view_.chosen().index].as;
   const double x = width() - 26, low = pixelOf(heights->first), high = pixelOf(heights->second);
   painter.setPen(QPen(as == ZoneAs::enforce ? theme().enforce.darker(115)
                       : as == ZoneAs::block ? theme().block
@@ -141,7 +141,7 @@ void Strip::drawZone(QPainter& painter) {
 }
 
 void Strip::drawHandles(QPainter& painter) {
-  const double high = std::min(session_.range().second, top()), low = session_.range().first;
+  const double high = std::min(view_.range().second, top()), low = view_.range().first;
   for (const double z : {low, high}) {
     const double y = pixelOf(z);
     painter.setPen(QPen(theme().accent, 2));
@@ -150,7 +150,7 @@ void Strip::drawHandles(QPainter& painter) {
     painter.setPen(Qt::NoPen);
     painter.drawEllipse(QPointF(width() - 9, y), 5.5, 5.5);
   }
-  const std::vector<double> tops = session_.tops();
+  const std::vector<double> tops = view_.tops();
   if (tops.empty()) return;
   std::size_t index = 0;
   while (index + 1 < tops.size() && tops[index] < high - 1e-6) ++index;

@@ -35,7 +35,7 @@ Shares sharesOf(const Tally& tally) {
 // The filament as one bar: part, body hatched one way, interface the other, so that it survives grey print.
 class ShareBar : public QWidget {
  public:
-  explicit ShareBar(Session& session) : session_(session) {
+  explicit ShareBar(const Builder& builder) : builder_(builder) {
     setFixedSize(200, 16);
     setToolTip(tr("Filament by use: part, support body, interface, and the rest: skirt, brim, prime tower."));
   }
@@ -44,7 +44,7 @@ class ShareBar : public QWidget {
   void paintEvent(QPaintEvent*) override {
     QPainter painter(this);
     painter.fillRect(rect(), theme().rule);
-    const Shown& shown = session_.shown();
+    const Shown& shown = builder_.shown();
     if (!shown.build || shown.build->tally.whole().volume <= 0) return;
     const Shares shares = sharesOf(shown.build->tally);
     const double all = shown.build->tally.whole().volume;
@@ -62,7 +62,7 @@ class ShareBar : public QWidget {
   }
 
  private:
-  Session& session_;
+  const Builder& builder_;
 };
 
 QString difference(double now, double then, const QString& words) {
@@ -80,7 +80,8 @@ QString durationWords(double seconds) {
   return QObject::tr("%1 h %2 min").arg(minutes / 60).arg(minutes % 60, 2, 10, QChar('0'));
 }
 
-TallyBar::TallyBar(Session& session, QWidget* parent) : QFrame(parent), session_(session) {
+TallyBar::TallyBar(Document& document, Builder& builder, Activity& activity, QWidget* parent)
+    : QFrame(parent), document_(document), builder_(builder) {
   setObjectName("tally");
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(16, 6, 16, 6);
@@ -96,7 +97,7 @@ TallyBar::TallyBar(Session& session, QWidget* parent) : QFrame(parent), session_
   large.setPixelSize(16);
   time_->setFont(large);
   time_->setMinimumWidth(96);
-  bar_ = new ShareBar(session);
+  bar_ = new ShareBar(builder);
   filament_ = new QLabel;
   money_ = new QLabel;
   stage_ = new QLabel;
@@ -119,12 +120,12 @@ TallyBar::TallyBar(Session& session, QWidget* parent) : QFrame(parent), session_
   for (QWidget* widget : std::initializer_list<QWidget*>{stage_, progress_, cancel_, pin_, findings_, open_})
     line->addWidget(widget);
   column->addLayout(line);
-  connect(cancel_, &QPushButton::clicked, &session, &Session::cancelBuild);
+  connect(cancel_, &QPushButton::clicked, &builder, &Builder::cancel);
   connect(pin_, &QPushButton::clicked, this, &TallyBar::pin);
   connect(open_, &QToolButton::clicked, this, &TallyBar::toggleBreakdown);
   connect(findings_, &QToolButton::clicked, this, &TallyBar::findingsAsked);
-  connect(&session, &Session::shownChanged, this, &TallyBar::refresh);
-  connect(&session, &Session::progressed, this, &TallyBar::showProgress);
+  connect(&builder, &Builder::shownChanged, this, &TallyBar::refresh);
+  connect(&activity, &Activity::progressed, this, &TallyBar::showProgress);
   showProgress(1, "");
   refresh();
 }
@@ -137,9 +138,9 @@ void TallyBar::toggleBreakdown() {
 void TallyBar::pin() {
   if (pinned_)
     pinned_.reset();
-  else if (session_.shown().build)
-    pinned_ = Pinned{session_.shown().build->tally.seconds,
-                     grams(session_.shown().build->tally.whole(), session_.settings())};
+  else if (builder_.shown().build)
+    pinned_ = Pinned{builder_.shown().build->tally.seconds,
+                     grams(builder_.shown().build->tally.whole(), document_.settings())};
   refresh();
 }
 
@@ -151,7 +152,7 @@ void TallyBar::showProgress(double fraction, const QString& stage) {
 }
 
 void TallyBar::refresh() {
-  const Shown& shown = session_.shown();
+  const Shown& shown = builder_.shown();
   bar_->update();
   pin_->setText(pinned_ ? tr("Let go of pin") : tr("Pin"));
   pin_->setEnabled(shown.build != nullptr);
@@ -197,7 +198,7 @@ void TallyBar::refresh() {
 }
 
 void TallyBar::refreshBreakdown() {
-  const Shown& shown = session_.shown();
+  const Shown& shown = builder_.shown();
   const Settings& settings = shown.project->settings;
   QString rows = "<table cellspacing='3'>";
   const auto row = [&](const QString& name, const Use& use) {

@@ -2,7 +2,9 @@
 // The line along the bottom: hours, filament by use, money, findings; opens upward into the breakdown.
 #pragma once
 
-#include "app/window/session.hpp"
+#include "app/window/activity.hpp"
+#include "app/window/builder.hpp"
+#include "app/window/document.hpp"
 
 #include <QFrame>
 
@@ -16,7 +18,7 @@ namespace trellis {
 class TallyBar : public QFrame {
   Q_OBJECT
  public:
-  explicit TallyBar(Session& session, QWidget* parent = nullptr);
+  TallyBar(Document& document, Builder& builder, Activity& activity, QWidget* parent = nullptr);
   void toggleBreakdown();
   void pin();  // keeps the present tally to compare against
 
@@ -28,7 +30,8 @@ class TallyBar : public QFrame {
   void refreshBreakdown();
   void showProgress(double fraction, const QString& stage);
 
-  Session& session_;
+  Document& document_;
+  Builder& builder_;
   struct Pinned {
     double seconds, grams;
   };

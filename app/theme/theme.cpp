@@ -34,7 +34,7 @@ QString styleSheet(const Theme& t) {
     QMenuBar::item:selected, QMenu::item:selected { background: %5; }
     QMenu::item:disabled { color: %4; }
     QFrame#worksheet, QFrame#tally, QFrame#strip { background: %2; border: 0; }
-    QFrame#trial { background: %2; border: 1px solid %6; border-radius: 6px; }
+    QFrame#trial, QFrame#recovery { background: %2; border: 1px solid %6; border-radius: 6px; }
     QLabel#heading { font-size: 17px; }
     QLabel#section { font-weight: bold; }
     QLabel#quiet { color: %4; }

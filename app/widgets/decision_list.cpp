@@ -14,7 +14,8 @@
 
 namespace trellis {
 
-DecisionList::DecisionList(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+DecisionList::DecisionList(Document& document, Builder& builder, View& view, QWidget* parent)
+    : QWidget(parent), document_(document), builder_(builder), view_(view) {
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
   list_ = new QListWidget;
@@ -28,21 +29,21 @@ DecisionList::DecisionList(Session& session, QWidget* parent) : QWidget(parent),
   price_->setObjectName("quiet");
   column->addWidget(price_);
   local_ = new LocalEditor([this](const Overrides& settings) {
-    const std::size_t p = session_.selection().back();
-    const Chosen chosen = session_.chosen();
-    if (chosen.kind == Chosen::zone) session_.perform(ChangeZone{p, chosen.index, {}, {}, {}, settings});
-    if (chosen.kind == Chosen::prop) session_.perform(ChangeProp{p, chosen.index, {}, {}, settings});
+    const std::size_t p = view_.selection().back();
+    const Chosen chosen = view_.chosen();
+    if (chosen.kind == Chosen::zone) document_.perform(ChangeZone{p, chosen.index, {}, {}, {}, settings});
+    if (chosen.kind == Chosen::prop) document_.perform(ChangeProp{p, chosen.index, {}, {}, settings});
   });
   column->addWidget(local_);
   connect(list_, &QListWidget::currentRowChanged, this, [this](int row) {
     if (refreshing_ || row < 0 || !part()) return;
     const std::size_t zones = part()->zones.size(), i = static_cast<std::size_t>(row);
-    session_.choose(i < zones ? Chosen{Chosen::zone, i} : Chosen{Chosen::prop, i - zones});
+    view_.choose(i < zones ? Chosen{Chosen::zone, i} : Chosen{Chosen::prop, i - zones});
   });
-  connect(&session, &Session::projectChanged, this, &DecisionList::refresh);
-  connect(&session, &Session::selectionChanged, this, &DecisionList::refresh);
-  connect(&session, &Session::chosenChanged, this, &DecisionList::refresh);
-  connect(&session, &Session::shownChanged, this, &DecisionList::refreshFigures);
+  connect(&document, &Document::changed, this, &DecisionList::refresh);
+  connect(&view, &View::selectionChanged, this, &DecisionList::refresh);
+  connect(&view, &View::chosenChanged, this, &DecisionList::refresh);
+  connect(&builder, &Builder::shownChanged, this, &DecisionList::refreshFigures);
   refresh();
 }
 
@@ -103,7 +104,7 @@ QWidget* DecisionList::zoneFigures() {
   copy->setObjectName("copyZone");
   grid->addWidget(copy, 3, 3);
   connect(copy, &QPushButton::clicked, this, [this] {
-    session_.perform(CopyZone{session_.selection().back(), session_.chosen().index});
+    document_.perform(CopyZone{view_.selection().back(), view_.chosen().index});
   });
   return widget;
 }
@@ -121,20 +122,20 @@ QWidget* DecisionList::propFigures() {
   width_->setKeyboardTracking(false);
   line->addWidget(width_);
   connect(width_, &QDoubleSpinBox::valueChanged, this, [this](double value) {
-    if (!refreshing_) session_.perform(ChangeProp{session_.selection().back(), session_.chosen().index, {}, value});
+    if (!refreshing_) document_.perform(ChangeProp{view_.selection().back(), view_.chosen().index, {}, value});
   });
   return widget;
 }
 
 const Part* DecisionList::part() const {
-  return session_.selection().empty() ? nullptr : session_.project()->parts[session_.selection().back()].get();
+  return view_.selection().empty() ? nullptr : document_.project()->parts[view_.selection().back()].get();
 }
 
 void DecisionList::changeZone(const std::function<void(ChangeZone&)>& how) {
-  if (refreshing_ || session_.chosen().kind != Chosen::zone) return;
-  ChangeZone change{session_.selection().back(), session_.chosen().index};
+  if (refreshing_ || view_.chosen().kind != Chosen::zone) return;
+  ChangeZone change{view_.selection().back(), view_.chosen().index};
   how(change);
-  session_.perform(change);
+  document_.perform(change);
 }
 
 void DecisionList::refresh() {
@@ -149,7 +150,7 @@ void DecisionList::refresh() {
     for (std::size_t k = 0; k < now->props.size(); ++k)
       list_->addItem(new QListWidgetItem(iconOf(Tool::prop),
                                          tr("prop %1 · %2 mm").arg(k + 1).arg(now->props[k].width, 0, 'f', 1)));
-    const Chosen chosen = session_.chosen();
+    const Chosen chosen = view_.chosen();
     if (chosen.kind != Chosen::nothing)
       list_->setCurrentRow(static_cast<int>(chosen.index + (chosen.kind == Chosen::prop ? now->zones.size() : 0)));
   }
@@ -160,7 +161,7 @@ void DecisionList::refresh() {
 void DecisionList::refreshFigures() {
   refreshing_ = true;
   const Part* now = part();
-  const Chosen chosen = now ? session_.chosen() : Chosen{};
+  const Chosen chosen = now ? view_.chosen() : Chosen{};
   list_->setVisible(now && !(now->zones.empty() && now->props.empty()));
   zone_->setVisible(chosen.kind == Chosen::zone);
   prop_->setVisible(chosen.kind == Chosen::prop);
@@ -189,13 +190,13 @@ void DecisionList::refreshFigures() {
     own = &now->props[chosen.index].settings;
   }
   if (own) {
-    local_->show(own, session_.settingsInHand());
-    const Shown& shown = session_.shown();
-    if (shown.build && !session_.isStale()) {
+    local_->show(own, view_.settingsInHand());
+    const Shown& shown = builder_.shown();
+    if (shown.build && !builder_.isStale()) {
       const Price price = priceOf(*shown.build, {chosen.kind == Chosen::zone ? CauseKind::zone : CauseKind::prop,
-                                                 session_.selection().back(), chosen.index});
+                                                 view_.selection().back(), chosen.index});
       price_->setText(tr("Its own support: %1 g, %2 min")
-                          .arg(grams(price.use, session_.settings()), 0, 'f', 2)
+                          .arg(grams(price.use, document_.settings()), 0, 'f', 2)
                           .arg(price.use.seconds / 60, 0, 'f', 1));
     } else {
       price_->setText(tr("Its own support: …"));

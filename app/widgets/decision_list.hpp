@@ -2,7 +2,9 @@
 // Zones and props of the selected part: a list, and the figures of the one that is chosen.
 #pragma once
 
-#include "app/window/session.hpp"
+#include "app/window/builder.hpp"
+#include "app/window/document.hpp"
+#include "app/window/view.hpp"
 
 #include <QWidget>
 
@@ -21,7 +23,7 @@ class LocalEditor;
 class DecisionList : public QWidget {
   Q_OBJECT
  public:
-  explicit DecisionList(Session& session, QWidget* parent = nullptr);
+  DecisionList(Document& document, Builder& builder, View& view, QWidget* parent = nullptr);
 
  private:
   using Triple = std::array<QDoubleSpinBox*, 3>;
@@ -33,7 +35,9 @@ class DecisionList : public QWidget {
   void refresh();
   void refreshFigures();
 
-  Session& session_;
+  Document& document_;
+  Builder& builder_;
+  View& view_;
   QListWidget* list_;
   QWidget *zone_, *prop_;
   QComboBox* as_;

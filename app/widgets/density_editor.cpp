@@ -11,8 +11,8 @@
 
 namespace trellis {
 
-DensityEditor::DensityEditor(Session& session, const std::string& spacingKey, QWidget* parent)
-    : QWidget(parent), session_(session), key_(spacingKey) {
+DensityEditor::DensityEditor(Document& document, View& view, const std::string& spacingKey, QWidget* parent)
+    : QWidget(parent), document_(document), view_(view), key_(spacingKey) {
   setObjectName(QString::fromStdString("density." + spacingKey));
   auto* line = new QHBoxLayout(this);
   line->setContentsMargins(0, 0, 28, 0);  // in line with the settings, which have a reset beside them
@@ -29,17 +29,17 @@ DensityEditor::DensityEditor(Session& session, const std::string& spacingKey, QW
   line->addWidget(box_);
   connect(box_, &QDoubleSpinBox::valueChanged, this, [this](double density) {
     const double spacing =
-        std::round(spacingOf(session_.settingsEdited().number("line.width"), density / 100) * 1e4) / 1e4;
-    session_.perform(ChangeSetting{key_, spacing, session_.editedPart()});
+        std::round(spacingOf(view_.settingsEdited().number("line.width"), density / 100) * 1e4) / 1e4;
+    document_.perform(ChangeSetting{key_, spacing, view_.editedPart()});
   });
-  connect(&session, &Session::projectChanged, this, &DensityEditor::refresh);
-  connect(&session, &Session::selectionChanged, this, &DensityEditor::refresh);
+  connect(&document, &Document::changed, this, &DensityEditor::refresh);
+  connect(&view, &View::selectionChanged, this, &DensityEditor::refresh);
   refresh();
 }
 
 void DensityEditor::refresh() {
   const QSignalBlocker quiet(box_);
-  const Settings settings = session_.settingsEdited();
+  const Settings settings = view_.settingsEdited();
   const double width = settings.number("line.width");
   box_->setRange(std::ceil(1000 * densityOf(width, settingRow(key_).high)) / 10, 100);
   box_->setValue(100 * densityOf(width, settings.number(key_)));

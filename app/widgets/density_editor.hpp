@@ -2,7 +2,8 @@
 // The same as a spacing, said as a density: each of the two figures updates the other.
 #pragma once
 
-#include "app/window/session.hpp"
+#include "app/window/document.hpp"
+#include "app/window/view.hpp"
 
 #include <QWidget>
 
@@ -13,12 +14,13 @@ namespace trellis {
 class DensityEditor : public QWidget {
   Q_OBJECT
  public:
-  DensityEditor(Session& session, const std::string& spacingKey, QWidget* parent = nullptr);
+  DensityEditor(Document& document, View& view, const std::string& spacingKey, QWidget* parent = nullptr);
 
  private:
   void refresh();
 
-  Session& session_;
+  Document& document_;
+  View& view_;
   std::string key_;
   QDoubleSpinBox* box_;
 };

@@ -33,12 +33,13 @@ QColor colourOf(const Finding& finding) {
 
 }  // namespace
 
-FindingList::FindingList(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+FindingList::FindingList(Document& document, Builder& builder, View& view, QWidget* parent)
+    : QWidget(parent), document_(document), builder_(builder), view_(view) {
   setObjectName("findingList");
   column_ = new QVBoxLayout(this);
   column_->setContentsMargins(0, 0, 0, 0);
   column_->setSpacing(10);
-  connect(&session, &Session::shownChanged, this, &FindingList::refresh);
+  connect(&builder, &Builder::shownChanged, this, &FindingList::refresh);
   refresh();
 }
 
@@ -47,7 +48,7 @@ void FindingList::refresh() {
     if (item->widget()) item->widget()->deleteLater();
     delete item;
   }
-  const Shown& shown = session_.shown();
+  const Shown& shown = builder_.shown();
   const std::size_t count = shown.build ? shown.build->findings.size() : 0;
   if (count == 0) {
     auto* none =
@@ -60,7 +61,7 @@ void FindingList::refresh() {
 }
 
 QWidget* FindingList::cardOf(std::size_t number) {
-  const Shown& shown = session_.shown();
+  const Shown& shown = builder_.shown();
   const Finding& finding = shown.build->findings[number];
   auto* card = new QWidget;
   card->setObjectName(QString("finding%1").arg(number));
@@ -77,7 +78,7 @@ QWidget* FindingList::cardOf(std::size_t number) {
   picture->setStyleSheet("padding: 0;");
   picture->setToolTip(
       tr("Go there: the layer at %1 mm, from above, %2 mm across.").arg(finding.at.z(), 0, 'f', 2).arg(pictureAcross));
-  connect(picture, &QToolButton::clicked, this, [this, at = finding.at] { session_.goTo(at); });
+  connect(picture, &QToolButton::clicked, this, [this, at = finding.at] { view_.goTo(at); });
   upper->addWidget(picture, 0, Qt::AlignTop);
   auto* words = new QLabel(
       QString("<span style='color:%1'>%2</span> %3%4")
@@ -97,7 +98,7 @@ QWidget* FindingList::cardOf(std::size_t number) {
 
 // One button each, and what accepts the finding with a note.
 QWidget* FindingList::remediesOf(std::size_t number) {
-  const Finding& finding = session_.shown().build->findings[number];
+  const Finding& finding = builder_.shown().build->findings[number];
   auto* rows = new QWidget;
   auto* column = new QVBoxLayout(rows);
   column->setContentsMargins(0, 0, 0, 0);
@@ -116,7 +117,7 @@ QWidget* FindingList::remediesOf(std::size_t number) {
     button->setObjectName(QString("remedy%1").arg(k));
     button->setToolTip(tr("Does this and builds again. Undo takes it back."));
     connect(button, &QPushButton::clicked, this, [this, steps = finding.remedies[k].steps] {
-      if (!session_.isStale()) session_.performTogether(steps);
+      if (!builder_.isStale()) document_.performTogether(steps);
     });
     column->addWidget(button, 0, Qt::AlignLeft);
   }
@@ -137,8 +138,8 @@ QWidget* FindingList::remediesOf(std::size_t number) {
 }
 
 void FindingList::accept(const Finding& finding, const QString& note, bool accepted) {
-  if (!session_.isStale())
-    session_.perform(AcceptFinding{finding.part, finding.code, finding.at, note.toStdString(), accepted});
+  if (!builder_.isStale())
+    document_.perform(AcceptFinding{finding.part, finding.code, finding.at, note.toStdString(), accepted});
 }
 
 }  // namespace trellis

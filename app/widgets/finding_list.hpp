@@ -2,7 +2,9 @@
 // Findings by severity, each with its place, picture, reason and remedies, and a way to accept it.
 #pragma once
 
-#include "app/window/session.hpp"
+#include "app/window/builder.hpp"
+#include "app/window/document.hpp"
+#include "app/window/view.hpp"
 
 #include <QWidget>
 
@@ -13,7 +15,7 @@ namespace trellis {
 class FindingList : public QWidget {
   Q_OBJECT
  public:
-  explicit FindingList(Session& session, QWidget* parent = nullptr);
+  FindingList(Document& document, Builder& builder, View& view, QWidget* parent = nullptr);
 
  private:
   void refresh();
@@ -21,7 +23,9 @@ class FindingList : public QWidget {
   QWidget* remediesOf(std::size_t number);
   void accept(const Finding& finding, const QString& note, bool accepted);
 
-  Session& session_;
+  Document& document_;
+  Builder& builder_;
+  View& view_;
   QVBoxLayout* column_;
 };
 

@@ -200,9 +200,10 @@ void drawPlan(QPainter& painter, const Settings& settings, RegionKind kind, cons
 
 }  // namespace
 
-GapDrawing::GapDrawing(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+GapDrawing::GapDrawing(Document& document, View& view, QWidget* parent)
+    : QWidget(parent), document_(document), view_(view) {
   setMinimumHeight(sizeHint().height());
-  connect(&session, &Session::projectChanged, this, qOverload<>(&QWidget::update));
+  connect(&document, &Document::changed, this, qOverload<>(&QWidget::update));
 }
 
 void GapDrawing::paintEvent(QPaintEvent*) {
@@ -212,7 +213,7 @@ void GapDrawing::paintEvent(QPaintEvent*) {
   QFont small = font();
   small.setPixelSize(11);
   painter.setFont(small);
-  const Settings settings = session_.settingsEdited();
+  const Settings settings = view_.settingsEdited();
   const QRectF all = rect();
   Section(painter, settings, QRectF(0, 0, all.width(), all.height() - planSide - 2 * footer)).draw();
   const double top = all.height() - planSide - footer + 2, apart = (all.width() - 3 * planSide) / 4;

@@ -3,7 +3,8 @@
 // layers and body at their spacings, the gap beside a wall, what the support stands on; and the patterns from above.
 #pragma once
 
-#include "app/window/session.hpp"
+#include "app/window/document.hpp"
+#include "app/window/view.hpp"
 
 #include <QWidget>
 
@@ -12,14 +13,15 @@ namespace trellis {
 class GapDrawing : public QWidget {
   Q_OBJECT
  public:
-  explicit GapDrawing(Session& session, QWidget* parent = nullptr);
+  GapDrawing(Document& document, View& view, QWidget* parent = nullptr);
   QSize sizeHint() const override { return {294, 336}; }
 
  protected:
   void paintEvent(QPaintEvent* event) override;
 
  private:
-  Session& session_;
+  Document& document_;
+  View& view_;
 };
 
 }  // namespace trellis

@@ -18,13 +18,14 @@ constexpr double barsTall = 58;  // pixels, below the wedge
 
 }  // namespace
 
-LeanWedge::LeanWedge(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+LeanWedge::LeanWedge(Document& document, View& view, QWidget* parent)
+    : QWidget(parent), document_(document), view_(view) {
   setFocusPolicy(Qt::StrongFocus);
   setMinimumHeight(206);
   setCursor(Qt::SizeAllCursor);
   setToolTip(QString::fromStdString(settingRow("support.free_lean").help));
-  connect(&session, &Session::selectionChanged, this, qOverload<>(&QWidget::update));
-  connect(&session, &Session::projectChanged, this, qOverload<>(&QWidget::update));
+  connect(&view, &View::selectionChanged, this, qOverload<>(&QWidget::update));
+  connect(&document, &Document::changed, this, qOverload<>(&QWidget::update));
 }
 
 QPointF LeanWedge::corner() const { return {width() * 0.30, height() - barsTall - 30.0}; }
@@ -33,8 +34,8 @@ double LeanWedge::reach() const { return height() - barsTall - 56.0; }
 
 void LeanWedge::setLean(double lean, bool continuing) {
   const double whole = std::clamp(std::round(lean), 0.0, 89.0);
-  if (whole != session_.settingsEdited().number("support.free_lean"))
-    session_.perform(ChangeSetting{"support.free_lean", whole, session_.editedPart()}, continuing);
+  if (whole != view_.settingsEdited().number("support.free_lean"))
+    document_.perform(ChangeSetting{"support.free_lean", whole, view_.editedPart()}, continuing);
 }
 
 void LeanWedge::dragTo(const QPointF& pixel, bool begins) {
@@ -51,7 +52,7 @@ void LeanWedge::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void LeanWedge::keyPressEvent(QKeyEvent* event) {
-  const double lean = session_.settingsEdited().number("support.free_lean");
+  const double lean = view_.settingsEdited().number("support.free_lean");
   if (event->key() == Qt::Key_Right || event->key() == Qt::Key_Up) return setLean(lean + 1, false);
   if (event->key() == Qt::Key_Left || event->key() == Qt::Key_Down) return setLean(lean - 1, false);
   QWidget::keyPressEvent(event);
@@ -61,7 +62,7 @@ void LeanWedge::paintEvent(QPaintEvent*) {
   QPainter painter(this);
   painter.setRenderHint(QPainter::Antialiasing);
   const Theme& t = theme();
-  const double lean = session_.settingsEdited().number("support.free_lean");
+  const double lean = view_.settingsEdited().number("support.free_lean");
   const QPointF at = corner();
   const double r = reach();
   const auto along = [&](double degrees, double length) {

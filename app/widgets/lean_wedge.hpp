@@ -2,7 +2,8 @@
 // The free lean as a drawn wedge that shows both ways of counting the angle. Drag it, or use the arrows.
 #pragma once
 
-#include "app/window/session.hpp"
+#include "app/window/document.hpp"
+#include "app/window/view.hpp"
 
 #include <QWidget>
 
@@ -11,7 +12,7 @@ namespace trellis {
 class LeanWedge : public QWidget {
   Q_OBJECT
  public:
-  explicit LeanWedge(Session& session, QWidget* parent = nullptr);
+  LeanWedge(Document& document, View& view, QWidget* parent = nullptr);
   QSize sizeHint() const override { return {294, 206}; }
 
  protected:
@@ -27,7 +28,8 @@ class LeanWedge : public QWidget {
   void dragTo(const QPointF& pixel, bool begins);
   void setLean(double lean, bool continuing);
 
-  Session& session_;
+  Document& document_;
+  View& view_;
 };
 
 }  // namespace trellis

@@ -43,7 +43,8 @@ QString tipOf(const Piece& piece, const PieceFigures& figures, double money) {
 
 }  // namespace
 
-PieceList::PieceList(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+PieceList::PieceList(Document& document, Builder& builder, View& view, QWidget* parent)
+    : QWidget(parent), document_(document), builder_(builder), view_(view) {
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
   list_ = new QTreeWidget;
@@ -67,17 +68,17 @@ PieceList::PieceList(Session& session, QWidget* parent) : QWidget(parent), sessi
   column->addWidget(filament_);
   connect(filament_, &QComboBox::activated, this, &PieceList::printBodies);
   connect(list_, &QTreeWidget::itemSelectionChanged, this,
-          [this] { filament_->setEnabled(!list_->selectedItems().isEmpty() && !session_.isStale()); });
+          [this] { filament_->setEnabled(!list_->selectedItems().isEmpty() && !builder_.isStale()); });
   connect(list_, &QTreeWidget::itemSelectionChanged, this, [this] {
     const auto selected = list_->selectedItems();
-    session_.takePiece(selected.isEmpty() ? -1 : selected.back()->data(0, Qt::UserRole).toInt() - 1);
+    view_.takePiece(selected.isEmpty() ? -1 : selected.back()->data(0, Qt::UserRole).toInt() - 1);
   });
-  connect(&session, &Session::shownChanged, this, &PieceList::refresh);
+  connect(&builder, &Builder::shownChanged, this, &PieceList::refresh);
   refresh();
 }
 
 void PieceList::refresh() {
-  const Shown& shown = session_.shown();
+  const Shown& shown = builder_.shown();
   list_->setSortingEnabled(false);
   list_->clear();
   for (std::size_t i = 0; shown.build && i < shown.build->pieces.size(); ++i) {
@@ -104,16 +105,16 @@ void PieceList::refresh() {
 }
 
 void PieceList::printBodies() {
-  const Shown& shown = session_.shown();
+  const Shown& shown = builder_.shown();
   std::vector<Operation> operations;
   for (const QTreeWidgetItem* row : list_->selectedItems()) {
     const auto piece = static_cast<std::size_t>(row->data(0, Qt::UserRole).toInt() - 1);
     const std::vector<Operation> more =
-        printingBody(*shown.build, *session_.project(), piece, filament_->currentData().toString().toStdString());
+        printingBody(*shown.build, *document_.project(), piece, filament_->currentData().toString().toStdString());
     operations.insert(operations.end(), more.begin(), more.end());
   }
   filament_->setCurrentIndex(-1);
-  session_.performTogether(operations);
+  document_.performTogether(operations);
 }
 
 }  // namespace trellis

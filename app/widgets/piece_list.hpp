@@ -2,7 +2,9 @@
 // The pieces of support that are built: what each costs, how it comes off, what prints its body.
 #pragma once
 
-#include "app/window/session.hpp"
+#include "app/window/builder.hpp"
+#include "app/window/document.hpp"
+#include "app/window/view.hpp"
 
 #include <QWidget>
 
@@ -14,13 +16,15 @@ namespace trellis {
 class PieceList : public QWidget {
   Q_OBJECT
  public:
-  explicit PieceList(Session& session, QWidget* parent = nullptr);
+  PieceList(Document& document, Builder& builder, View& view, QWidget* parent = nullptr);
 
  private:
   void refresh();
   void printBodies();
 
-  Session& session_;
+  Document& document_;
+  Builder& builder_;
+  View& view_;
   QTreeWidget* list_;
   QComboBox* filament_;
 };

@@ -2,7 +2,7 @@
 // A place in a layer, from above: what of part and support is printed there, and the layer below.
 #pragma once
 
-#include "app/window/session.hpp"
+#include "app/window/builder.hpp"
 
 #include <QPixmap>
 

@@ -7,8 +7,8 @@
 
 namespace trellis {
 
-PresetEditor::PresetEditor(Session& session, PresetKind kind, const QString& label, QWidget* parent)
-    : QWidget(parent), session_(session), kind_(kind) {
+PresetEditor::PresetEditor(Document& document, View& view, PresetKind kind, const QString& label, QWidget* parent)
+    : QWidget(parent), document_(document), view_(view), kind_(kind) {
   setObjectName(kind == PresetKind::release ? "preset.release" : "preset.filament");
   auto* grid = new QGridLayout(this);
   grid->setContentsMargins(0, 0, 28, 0);  // in line with the settings, which have a reset beside them
@@ -28,15 +28,15 @@ PresetEditor::PresetEditor(Session& session, PresetKind kind, const QString& lab
   help_->setWordWrap(true);
   grid->addWidget(help_, 1, 0, 1, 2);
   connect(box_, &QComboBox::activated, this, [this] {
-    session_.perform(ApplyPreset{box_->currentData().toString().toStdString(), session_.editedPart()});
+    document_.perform(ApplyPreset{box_->currentData().toString().toStdString(), view_.editedPart()});
   });
-  connect(&session, &Session::projectChanged, this, &PresetEditor::refresh);
-  connect(&session, &Session::selectionChanged, this, &PresetEditor::refresh);
+  connect(&document, &Document::changed, this, &PresetEditor::refresh);
+  connect(&view, &View::selectionChanged, this, &PresetEditor::refresh);
   refresh();
 }
 
 void PresetEditor::refresh() {
-  const Preset* preset = presetOf(kind_, session_.settingsEdited());
+  const Preset* preset = presetOf(kind_, view_.settingsEdited());
   box_->setCurrentIndex(preset ? box_->findData(QString::fromStdString(preset->name)) : -1);
   help_->setText(preset ? tr(preset->help.c_str()) : tr("Tuned by hand; choosing a preset sets all of it anew."));
 }

@@ -2,7 +2,8 @@
 // Which preset of a kind is in force, and another at a click.
 #pragma once
 
-#include "app/window/session.hpp"
+#include "app/window/document.hpp"
+#include "app/window/view.hpp"
 #include "core/settings/presets.hpp"
 
 #include <QWidget>
@@ -15,12 +16,13 @@ namespace trellis {
 class PresetEditor : public QWidget {
   Q_OBJECT
  public:
-  PresetEditor(Session& session, PresetKind kind, const QString& label, QWidget* parent = nullptr);
+  PresetEditor(Document& document, View& view, PresetKind kind, const QString& label, QWidget* parent = nullptr);
 
  private:
   void refresh();
 
-  Session& session_;
+  Document& document_;
+  View& view_;
   PresetKind kind_;
   QComboBox* box_;
   QLabel* help_;

@@ -9,7 +9,8 @@
 
 namespace trellis {
 
-PreviewBar::PreviewBar(Session& session, QWidget* parent) : QFrame(parent), session_(session) {
+PreviewBar::PreviewBar(Document& document, Builder& builder, View& view, QWidget* parent)
+    : QFrame(parent), document_(document), builder_(builder), view_(view) {
   setObjectName("trial");
   auto* line = new QHBoxLayout(this);
   line->setContentsMargins(12, 6, 8, 6);
@@ -23,20 +24,20 @@ PreviewBar::PreviewBar(Session& session, QWidget* parent) : QFrame(parent), sess
   line->addWidget(words_);
   line->addWidget(keep);
   line->addWidget(leave);
-  connect(keep, &QPushButton::clicked, &session, &Session::keepPreview);
-  connect(leave, &QPushButton::clicked, &session, &Session::leavePreview);
-  connect(&session, &Session::projectChanged, this, &PreviewBar::refresh);
-  connect(&session, &Session::shownChanged, this, &PreviewBar::refresh);
+  connect(keep, &QPushButton::clicked, &document, &Document::keepPreview);
+  connect(leave, &QPushButton::clicked, &document, &Document::leavePreview);
+  connect(&document, &Document::changed, this, &PreviewBar::refresh);
+  connect(&builder, &Builder::shownChanged, this, &PreviewBar::refresh);
   refresh();
 }
 
 // What the newest build says of the part that is tried out, against the build before.
 QString PreviewBar::changes() const {
-  const Shown& shown = session_.shown();
-  const int part = session_.selectedPart();
-  if (session_.isStale() || !shown.build || part < 0 || static_cast<std::size_t>(part) >= shown.build->parts.size())
+  const Shown& shown = builder_.shown();
+  const int part = view_.selectedPart();
+  if (builder_.isStale() || !shown.build || part < 0 || static_cast<std::size_t>(part) >= shown.build->parts.size())
     return tr("building…");
-  const PartBuild& built = shown.build->parts[static_cast<std::size_t>(part)];
+  const PartJudgement& built = shown.build->judged[static_cast<std::size_t>(part)];
   const bool sameMesh = before_.build && before_.project->parts.size() == shown.project->parts.size() &&
                         before_.project->parts[static_cast<std::size_t>(part)]->mesh ==
                             shown.project->parts[static_cast<std::size_t>(part)]->mesh;
@@ -51,14 +52,14 @@ QString PreviewBar::changes() const {
   const std::size_t lost = shown.project->parts[static_cast<std::size_t>(part)]->lostMarks.size();
   if (lost > 0) words << tr("marks lost in %1 place%2").arg(lost).arg(lost == 1 ? "" : "s");
   const QString left = words.isEmpty() ? tr("the mesh is sound") : tr("left: ") + words.join(", ");
-  return (session_.previewNotes() + QStringList{left}).join(" · ");
+  return (document_.previewNotes() + QStringList{left}).join(" · ");
 }
 
 void PreviewBar::refresh() {
-  if (!session_.isPreviewing() && !session_.isStale()) before_ = session_.shown();
-  setVisible(session_.isPreviewing());
-  if (!session_.isPreviewing()) return;
-  words_->setText(tr("Trying out: %1 · %2").arg(session_.previewName(), changes()));
+  if (!document_.isPreviewing() && !builder_.isStale()) before_ = builder_.shown();
+  setVisible(document_.isPreviewing());
+  if (!document_.isPreviewing()) return;
+  words_->setText(tr("Trying out: %1 · %2").arg(document_.previewName(), changes()));
   adjustSize();
   move((parentWidget()->width() - width()) / 2, 12);
 }

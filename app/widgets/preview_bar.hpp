@@ -2,7 +2,9 @@
 // What is being tried out, with a way to keep it and one to leave it. Lies over the scene's upper edge.
 #pragma once
 
-#include "app/window/session.hpp"
+#include "app/window/builder.hpp"
+#include "app/window/document.hpp"
+#include "app/window/view.hpp"
 
 #include <QFrame>
 
@@ -13,13 +15,15 @@ namespace trellis {
 class PreviewBar : public QFrame {
   Q_OBJECT
  public:
-  PreviewBar(Session& session, QWidget* parent);
+  PreviewBar(Document& document, Builder& builder, View& view, QWidget* parent);
 
  private:
   void refresh();
   QString changes() const;
 
-  Session& session_;
+  Document& document_;
+  Builder& builder_;
+  View& view_;
   QLabel* words_;
   Shown before_;  // the newest build of what was not only tried out
 };

@@ -13,12 +13,12 @@
 
 namespace trellis {
 
-SettingEditor::SettingEditor(Session& session, const std::string& key, QWidget* parent)
-    : QWidget(parent), session_(session), row_(settingRow(key)) {
+SettingEditor::SettingEditor(Document& document, View& view, const std::string& key, QWidget* parent)
+    : QWidget(parent), document_(document), view_(view), row_(settingRow(key)) {
   setObjectName(QString::fromStdString(key));
   build();
-  connect(&session, &Session::projectChanged, this, &SettingEditor::refresh);
-  connect(&session, &Session::selectionChanged, this, &SettingEditor::refresh);
+  connect(&document, &Document::changed, this, &SettingEditor::refresh);
+  connect(&view, &View::selectionChanged, this, &SettingEditor::refresh);
   refresh();
 }
 
@@ -72,21 +72,21 @@ void SettingEditor::build() {
   kept.setRetainSizeWhenHidden(true);  // nothing jumps
   reset_->setSizePolicy(kept);
 
-  connect(reset_, &QToolButton::clicked, this, [this] { session_.perform(ResetSetting{row_.key, part()}); });
+  connect(reset_, &QToolButton::clicked, this, [this] { document_.perform(ResetSetting{row_.key, part()}); });
   line->addWidget(reset_);
 }
 
-std::optional<std::size_t> SettingEditor::part() const { return row_.perPart ? session_.editedPart() : std::nullopt; }
+std::optional<std::size_t> SettingEditor::part() const { return row_.perPart ? view_.editedPart() : std::nullopt; }
 
 void SettingEditor::change(const SettingValue& value) {
-  const Settings shown = row_.perPart ? session_.settingsEdited() : session_.settings();
+  const Settings shown = row_.perPart ? view_.settingsEdited() : document_.settings();
   if (refreshing_ || value == shown.value(row_.key)) return;
-  session_.perform(ChangeSetting{row_.key, value, part()});
+  document_.perform(ChangeSetting{row_.key, value, part()});
 }
 
 void SettingEditor::refresh() {
   refreshing_ = true;
-  const Settings shown = row_.perPart ? session_.settingsEdited() : session_.settings();
+  const Settings shown = row_.perPart ? view_.settingsEdited() : document_.settings();
   const SettingValue& value = shown.value(row_.key);
   if (auto* number = qobject_cast<QDoubleSpinBox*>(editor_)) number->setValue(std::get<double>(value));
   if (auto* yes = qobject_cast<QCheckBox*>(editor_)) yes->setChecked(std::get<bool>(value));
@@ -94,13 +94,13 @@ void SettingEditor::refresh() {
     choice->setCurrentIndex(choice->findData(QString::fromStdString(std::get<std::string>(value))));
   if (auto* text = qobject_cast<QLineEdit*>(editor_))
     text->setText(QString::fromStdString(std::get<std::string>(value)));
-  const bool isOwn = part() && session_.project()->parts[*part()]->settings.count(row_.key) > 0;
+  const bool isOwn = part() && document_.project()->parts[*part()]->settings.count(row_.key) > 0;
   QFont font = label_->font();
   font.setBold(isOwn);
   label_->setFont(font);
   reset_->setToolTip(isOwn ? tr("Back to the plate's") : tr("Back to the default"));
   reset_->setVisible(part() ? isOwn : !shown.isDefault(row_.key));
-  editor_->setEnabled(!session_.editsPart() || row_.perPart);
+  editor_->setEnabled(!view_.editsPart() || row_.perPart);
   refreshing_ = false;
 }
 

@@ -2,7 +2,8 @@
 // One row of a worksheet for one row of the settings table: name, editor, reset.
 #pragma once
 
-#include "app/window/session.hpp"
+#include "app/window/document.hpp"
+#include "app/window/view.hpp"
 
 #include <QWidget>
 
@@ -14,7 +15,7 @@ namespace trellis {
 class SettingEditor : public QWidget {
   Q_OBJECT
  public:
-  SettingEditor(Session& session, const std::string& key, QWidget* parent = nullptr);
+  SettingEditor(Document& document, View& view, const std::string& key, QWidget* parent = nullptr);
 
  private:
   void build();
@@ -22,7 +23,8 @@ class SettingEditor : public QWidget {
   void change(const SettingValue& value);
   std::optional<std::size_t> part() const;  // whose own setting this is, or the plate's
 
-  Session& session_;
+  Document& document_;
+  View& view_;
   const SettingRow& row_;
   QWidget* editor_ = nullptr;
   QLabel* label_ = nullptr;

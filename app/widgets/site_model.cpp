@@ -15,21 +15,22 @@ constexpr double dearShare = 2;  // times the mean price
 
 }  // namespace
 
-SiteModel::SiteModel(Session& session, QObject* parent) : QAbstractListModel(parent), session_(session) {
-  connect(&session, &Session::sitesChanged, this, &SiteModel::refresh);
-  connect(&session, &Session::shownChanged, this, &SiteModel::refresh);
+SiteModel::SiteModel(Document& document, Builder& builder, QObject* parent)
+    : QAbstractListModel(parent), document_(document), builder_(builder) {
+  connect(&builder, &Builder::sitesChanged, this, &SiteModel::refresh);
+  connect(&builder, &Builder::shownChanged, this, &SiteModel::refresh);
   refresh();
 }
 
 void SiteModel::refresh() {
-  const Shown& shown = session_.shown();
+  const Shown& shown = builder_.shown();
   std::vector<Row> rows;
-  for (std::size_t p = 0; p < session_.sites().size(); ++p)
-    for (std::size_t s = 0; s < session_.sites()[p]->list.size(); ++s) {
-      Row row{{p, s}, &session_.sites()[p]->list[s]};
-      if (session_.sites().size() > 1 && p < session_.project()->parts.size())
-        row.partName = QString::fromStdString(session_.project()->parts[p]->name);
-      if (shown.build && p < shown.build->parts.size() && shown.build->parts[p].sites == session_.sites()[p]) {
+  for (std::size_t p = 0; p < builder_.sites().size(); ++p)
+    for (std::size_t s = 0; s < builder_.sites()[p]->list.size(); ++s) {
+      Row row{{p, s}, &builder_.sites()[p]->list[s]};
+      if (builder_.sites().size() > 1 && p < document_.project()->parts.size())
+        row.partName = QString::fromStdString(document_.project()->parts[p]->name);
+      if (shown.build && p < shown.build->parts.size() && shown.build->parts[p].sites == builder_.sites()[p]) {
         const Use use = priceOf(*shown.build, {CauseKind::site, p, s}).use;
         row.choice = shown.build->parts[p].resolved->sites[s].choice;
         row.priced = true;
@@ -38,14 +39,14 @@ void SiteModel::refresh() {
       }
       rows.push_back(row);
     }
-  const bool sameSites = held_ == session_.sites();
+  const bool sameSites = held_ == builder_.sites();
   if (sameSites && rows.size() == rows_.size()) {  // keeps what is selected and where the list is scrolled to
     rows_ = std::move(rows);
     if (!rows_.empty()) Q_EMIT dataChanged(index(0), index(static_cast<int>(rows_.size()) - 1));
     return;
   }
   beginResetModel();
-  held_ = session_.sites();
+  held_ = builder_.sites();
   rows_ = std::move(rows);
   endResetModel();
 }

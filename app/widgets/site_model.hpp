@@ -2,7 +2,9 @@
 // The sites of all parts as a list that can be sorted and filtered.
 #pragma once
 
-#include "app/window/session.hpp"
+#include "app/window/builder.hpp"
+#include "app/window/choice.hpp"
+#include "app/window/document.hpp"
 
 #include <QAbstractListModel>
 #include <QSortFilterProxyModel>
@@ -12,11 +14,11 @@ namespace trellis {
 class SiteModel : public QAbstractListModel {
   Q_OBJECT
  public:
-  explicit SiteModel(Session& session, QObject* parent = nullptr);
+  SiteModel(Document& document, Builder& builder, QObject* parent = nullptr);
 
   struct Row {
     SiteId id;
-    const Site* site = nullptr;  // held by the session
+    const Site* site = nullptr;  // held by the builder
     QString partName = {};       // where there are several parts
     Choice choice = Choice::proposed;
     bool priced = false;  // figures below are of a build that is current
@@ -31,7 +33,8 @@ class SiteModel : public QAbstractListModel {
  private:
   void refresh();
 
-  Session& session_;
+  Document& document_;
+  Builder& builder_;
   std::vector<std::shared_ptr<const Sites>> held_;
   std::vector<Row> rows_;
 };

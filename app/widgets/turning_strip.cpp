@@ -54,7 +54,8 @@ QString figuresOf(const ShownTurning& shown) {
 
 }  // namespace
 
-TurningStrip::TurningStrip(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+TurningStrip::TurningStrip(Document& document, View& view, QWidget* parent)
+    : QWidget(parent), document_(document), view_(view) {
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
   auto* line = new QHBoxLayout;
@@ -85,23 +86,23 @@ TurningStrip::TurningStrip(Session& session, QWidget* parent) : QWidget(parent),
   figures_->setTextFormat(Qt::RichText);
   figures_->setWordWrap(true);
   column->addWidget(figures_);
-  connect(find_, &QPushButton::clicked, &session, &Session::findTurnings);
+  connect(find_, &QPushButton::clicked, &view, &View::findTurnings);
   connect(order_, &QComboBox::activated, this, &TurningStrip::refresh);
   connect(list_, &QListWidget::itemClicked, this, [this](QListWidgetItem* item) { take(list_->row(item)); });
   connect(list_, &QListWidget::itemActivated, this, [this](QListWidgetItem* item) { take(list_->row(item)); });
   connect(list_, &QListWidget::currentRowChanged, this, [this](int row) {
-    if (row >= 0) figures_->setText(figuresOf(session_.turnings()[shown_[static_cast<std::size_t>(row)]]));
+    if (row >= 0) figures_->setText(figuresOf(view_.turnings()[shown_[static_cast<std::size_t>(row)]]));
   });
-  connect(&session, &Session::turningsChanged, this, &TurningStrip::refresh);
-  connect(&session, &Session::projectChanged, this, [this] {
-    if (!session_.isPreviewing()) tried_ = -1;
-    find_->setEnabled(session_.selectedPart() >= 0);
+  connect(&view, &View::turningsChanged, this, &TurningStrip::refresh);
+  connect(&document, &Document::changed, this, [this] {
+    if (!document_.isPreviewing()) tried_ = -1;
+    find_->setEnabled(view_.selectedPart() >= 0);
   });
   refresh();
 }
 
 void TurningStrip::refresh() {
-  const auto& turnings = session_.turnings();
+  const auto& turnings = view_.turnings();
   const Order& order = orders[order_->currentIndex()];
   shown_.resize(turnings.size());
   std::iota(shown_.begin(), shown_.end(), 0u);
@@ -114,9 +115,9 @@ void TurningStrip::refresh() {
   tried_ = -1;
   for (const std::size_t i : shown_)
     list_->addItem(new QListWidgetItem(
-        QIcon(QPixmap::fromImage(imageOf(turnings[i].picture, session_.settingsInHand().number("support.free_lean")))),
+        QIcon(QPixmap::fromImage(imageOf(turnings[i].picture, view_.settingsInHand().number("support.free_lean")))),
         QString::number(turnings[i].turning.supportVolume / 1000, 'f', 1) + " cm³"));
-  find_->setEnabled(session_.selectedPart() >= 0);
+  find_->setEnabled(view_.selectedPart() >= 0);
   figures_->setText(turnings.empty()
                         ? tr("Each picture names its support, about. Click one to try it, click it again to keep it.")
                         : QString());
@@ -124,15 +125,15 @@ void TurningStrip::refresh() {
 }
 
 void TurningStrip::take(int row) {
-  if (session_.selectedPart() < 0) return;
-  if (row == tried_ && session_.isPreviewing()) return session_.keepPreview();
+  if (view_.selectedPart() < 0) return;
+  if (row == tried_ && document_.isPreviewing()) return document_.keepPreview();
   PlacePart place;
-  place.part = session_.selection().back();
-  place.turn = session_.turnings()[shown_[static_cast<std::size_t>(row)]].turning.turn;
-  if (session_.project()->parts[place.part]->placement.turn == *place.turn)
+  place.part = view_.selection().back();
+  place.turn = view_.turnings()[shown_[static_cast<std::size_t>(row)]].turning.turn;
+  if (document_.project()->parts[place.part]->placement.turn == *place.turn)
     return;  // a double click keeps, and no more
   place.drop = true;
-  session_.preview(place);
+  document_.preview(place);
   tried_ = row;
 }
 

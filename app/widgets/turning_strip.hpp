@@ -2,7 +2,8 @@
 // Candidate turnings as small pictures with their figures: a click tries one, a second click keeps it.
 #pragma once
 
-#include "app/window/session.hpp"
+#include "app/window/document.hpp"
+#include "app/window/view.hpp"
 
 #include <QWidget>
 
@@ -16,18 +17,19 @@ namespace trellis {
 class TurningStrip : public QWidget {
   Q_OBJECT
  public:
-  explicit TurningStrip(Session& session, QWidget* parent = nullptr);
+  TurningStrip(Document& document, View& view, QWidget* parent = nullptr);
 
  private:
   void refresh();
   void take(int row);
 
-  Session& session_;
+  Document& document_;
+  View& view_;
   QPushButton* find_;
   QComboBox* order_;
   QListWidget* list_;
   QLabel* figures_;
-  std::vector<std::size_t> shown_;  // by row, indices into the session's turnings
+  std::vector<std::size_t> shown_;  // by row, indices into the view's turnings
   int tried_ = -1;
 };
 

@@ -1,11 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// What the hand holds, and what it has hold of.
+// What the hand holds.
 #pragma once
 
+#include "app/window/view.hpp"
 #include "core/assess/removal.hpp"
-#include "core/mesh/plane.hpp"
+#include "core/mesh/symmetry.hpp"
 
-#include <compare>
+#include <map>
+#include <optional>
 
 namespace trellis {
 
@@ -31,17 +33,36 @@ struct Brush {
   bool isRound() const { return tool == Tool::ball || tool == Tool::sight; }
 };
 
-// A site of a part.
-struct SiteId {
-  std::size_t part = 0, site = 0;
-  auto operator<=>(const SiteId&) const = default;
-};
+class Hand : public QObject {
+  Q_OBJECT
+ public:
+  Hand(Document& document, View& view, Activity& activity, QObject* parent = nullptr);
 
-// A zone or prop of the selected part that is chosen.
-struct Chosen {
-  enum Kind { nothing, zone, prop } kind = nothing;
-  std::size_t index = 0;
-  bool operator==(const Chosen&) const = default;
+  // What the left button does; while settling, it puts the face under the pointer on the plate.
+  const Brush& brush() const { return brush_; }
+  void setBrush(const Brush& brush);
+  bool isSettling() const { return settling_; }
+  void setSettling(bool settling);
+
+  // The plane twin strokes are laid across, of the selected part and in its mesh's coordinates: found, or set
+  // through the part's middle along an axis of the mesh. Nothing while it is being looked for.
+  std::optional<Symmetry> twinPlane() const;
+  void setTwinAxis(int axis);  // −1: as found
+  int twinAxis() const { return twinAxis_; }
+
+ Q_SIGNALS:
+  void brushChanged();
+
+ private:
+  void findTwin();
+
+  Document& document_;
+  View& view_;
+  Activity& activity_;
+  Brush brush_;
+  bool settling_ = false;
+  std::map<Key, Symmetry> symmetries_;  // by mesh
+  int twinAxis_ = -1;
 };
 
 }  // namespace trellis

@@ -8,6 +8,7 @@
 #include "app/tally/tally_bar.hpp"
 #include "app/widgets/index_tab.hpp"
 #include "app/widgets/preview_bar.hpp"
+#include "app/widgets/recovery_bar.hpp"
 #include "app/worksheets/build_sheet.hpp"
 #include "app/worksheets/check_sheet.hpp"
 #include "app/worksheets/mark_sheet.hpp"
@@ -16,6 +17,7 @@
 
 #include <QButtonGroup>
 #include <QCloseEvent>
+#include <QEventLoop>
 #include <QFileDialog>
 #include <QFileInfo>
 #include <QLabel>
@@ -43,21 +45,33 @@ bool isGcode(const QString& path) {
 
 QStringList MainWindow::sheetNames() { return {tr("Place"), tr("Study"), tr("Mark"), tr("Build"), tr("Check")}; }
 
-MainWindow::MainWindow() : session_(new Session(this)) {
+MainWindow::MainWindow()
+    : store_(std::make_unique<Store>()),
+      activity_(std::make_unique<Activity>()),
+      document_(std::make_unique<Document>(*activity_, *store_)),
+      builder_(std::make_unique<Builder>(*document_, *activity_, *store_)),
+      view_(std::make_unique<View>(*document_, *builder_, *activity_)),
+      hand_(std::make_unique<Hand>(*document_, *view_, *activity_)) {
   setAcceptDrops(true);
   layOut();
   makeCommands();
   makeMenus();
-  connect(session_, &Session::projectChanged, this, &MainWindow::refreshTitle);
-  connect(session_, &Session::failed, this, &MainWindow::ask);
-  connect(session_, &Session::opened, this, &MainWindow::remember);
-  connect(session_, &Session::oddlySized, this, &MainWindow::askUnit);
+  connect(document_.get(), &Document::changed, this, &MainWindow::refreshTitle);
+  connect(activity_.get(), &Activity::failed, this, &MainWindow::ask);
+  connect(document_.get(), &Document::opened, this, &MainWindow::remember);
+  connect(document_.get(), &Document::saved, this, &MainWindow::remember);
+  connect(document_.get(), &Document::oddlySized, this, &MainWindow::askUnit);
   resize(1280, 800);
   setMinimumSize(1024, 640);
   refreshTitle();
+  document_->lookForJournals();
 }
 
-MainWindow::~MainWindow() = default;
+// Widgets go before what they show, and errands before what they report to.
+MainWindow::~MainWindow() {
+  activity_->finish();
+  delete takeCentralWidget();
+}
 
 void MainWindow::layOut() {
   auto* whole = new QWidget;
@@ -68,8 +82,8 @@ void MainWindow::layOut() {
   auto* columns = new QHBoxLayout(middle);
   columns->setContentsMargins(0, 0, 0, 0);
   columns->setSpacing(0);
-  strip_ = new Strip(*session_);
-  scene_ = new SceneView(*session_);
+  strip_ = new Strip(*document_, *builder_, *view_, *hand_);
+  scene_ = new SceneView(*document_, *builder_, *view_, *hand_);
   pointed_ = new QLabel;
   pointed_->setObjectName("quiet");
   pointed_->setFixedHeight(26);
@@ -90,20 +104,22 @@ void MainWindow::layOut() {
   split->setChildrenCollapsible(false);
   sheets_ = new QStackedWidget;
   sheets_->setFixedWidth(sheetWidth);
-  auto* place = new PlaceSheet(*session_);
+  auto* place = new PlaceSheet(*document_, *builder_, *view_, *hand_);
   connect(place, &PlaceSheet::addAsked, this, [this] { openByDialog(true); });
   connect(place, &PlaceSheet::replaceAsked, this, &MainWindow::replaceByDialog);
-  new PreviewBar(*session_, scene_);
-  auto* study = new StudySheet(*session_);
+  new PreviewBar(*document_, *builder_, *view_, scene_);
+  new RecoveryBar(*document_, scene_);
+  auto* study = new StudySheet(*document_, *builder_, *view_);
   connect(scene_, &SceneView::sitePointed, study, &StudySheet::pointTo);
   connect(scene_, &SceneView::sitePicked, study, &StudySheet::pickSite);
-  auto* check = new CheckSheet(*session_);
+  auto* check = new CheckSheet(*document_, *builder_, *view_);
   connect(check, &CheckSheet::gcodeAsked, this, &MainWindow::openGcodeByDialog);
   connect(check, &CheckSheet::reportAsked, this, &MainWindow::writeReport);
   connect(&scene_->switches(), &LayerSwitches::playAsked, strip_, &Strip::play);
   connect(&scene_->switches(), &LayerSwitches::hasteChosen, strip_, &Strip::setHaste);
   for (QWidget* sheet :
-       std::initializer_list<QWidget*>{place, study, new MarkSheet(*session_), new BuildSheet(*session_), check})
+       std::initializer_list<QWidget*>{place, study, new MarkSheet(*document_, *builder_, *view_, *hand_, *activity_),
+                                       new BuildSheet(*document_, *builder_, *view_), check})
     sheets_->addWidget(sheet);
   auto* tabColumn = new QVBoxLayout;
   tabColumn->setContentsMargins(0, 12, 0, 0);
@@ -119,7 +135,7 @@ void MainWindow::layOut() {
   columns->addWidget(split, 1);
   columns->addWidget(sheets_);
   columns->addLayout(tabColumn);
-  tally_ = new TallyBar(*session_);
+  tally_ = new TallyBar(*document_, *builder_, *activity_);
   connect(tally_, &TallyBar::findingsAsked, this, [this] { showSheet(4); });
   rows->addWidget(middle, 1);
   rows->addWidget(tally_);
@@ -133,21 +149,21 @@ void MainWindow::showSheet(int index) {
   sheets_->setCurrentIndex(index);
   tabs_->button(index)->setChecked(true);
   if (index != 2) changeBrush([](Brush& brush) { brush.tool = Tool::pick; });
-  if (index != 0) session_->setSettling(false);
+  if (index != 0) hand_->setSettling(false);
   scene_->setHandlesShown(index == 0 || index == 2, index == 0);
 }
 
 void MainWindow::changeBrush(const std::function<void(Brush&)>& change) {
-  Brush brush = session_->brush();
+  Brush brush = hand_->brush();
   change(brush);
-  session_->setBrush(brush);
+  hand_->setBrush(brush);
 }
 
 void MainWindow::refreshTitle() {
-  setWindowTitle(session_->title() +
-                 (session_->isReadOnly()   ? tr(" (to look at only)")
-                  : session_->isModified() ? tr(" — edited")
-                                           : QString()) +
+  setWindowTitle(document_->title() +
+                 (document_->isReadOnly()   ? tr(" (to look at only)")
+                  : document_->isModified() ? tr(" — edited")
+                                            : QString()) +
                  tr(" · Meek Trellis"));
 }
 
@@ -158,9 +174,9 @@ void MainWindow::ask(const QString& sentence) {
 }
 
 bool MainWindow::mayLose() {
-  if (!session_->isModified()) return true;
+  if (!document_->isModified()) return true;
   QMessageBox box(QMessageBox::NoIcon, tr("Meek Trellis"),
-                  tr("%1 has changes that are not saved.").arg(session_->title()),
+                  tr("%1 has changes that are not saved.").arg(document_->title()),
                   QMessageBox::Save | QMessageBox::Discard | QMessageBox::Cancel, this);
   const int answer = box.exec();
   return answer == QMessageBox::Discard || (answer == QMessageBox::Save && save());
@@ -174,7 +190,7 @@ void MainWindow::openByDialog(bool add) {
 
 void MainWindow::replaceByDialog() {
   const QString path = QFileDialog::getOpenFileName(this, tr("A revised mesh"), QString(), tr(openable));
-  if (!path.isEmpty()) session_->previewReplacing(path);
+  if (!path.isEmpty()) document_->previewReplacing(view_->selection().back(), path);
 }
 
 // Formats without a unit are taken as millimetres, which gives odd sizes where the drawing was in others.
@@ -186,17 +202,17 @@ void MainWindow::askUnit(double largest) {
   box->setObjectName("unit");
   box->setAttribute(Qt::WA_DeleteOnClose);
   box->addButton(tr("Millimetres"), QMessageBox::RejectRole);
-  const std::size_t last = session_->project()->parts.size();
+  const std::size_t last = document_->project()->parts.size();
   for (const auto& [name, factor] :
        {std::pair(tr("Inches"), 25.4), std::pair(tr("Metres"), 1000.0), std::pair(tr("Micrometres"), 0.001)}) {
     if (largest * factor < 1 || largest * factor > 2000) continue;
     QPushButton* button = box->addButton(name, QMessageBox::AcceptRole);
     connect(button, &QPushButton::clicked, this, [this, factor = factor, last] {
-      if (session_->project()->parts.size() != last || last == 0) return;
+      if (document_->project()->parts.size() != last || last == 0) return;
       PlacePart place;
       place.part = last - 1;
-      place.scale = session_->project()->parts[last - 1]->placement.scale * factor;
-      session_->perform(place);
+      place.scale = document_->project()->parts[last - 1]->placement.scale * factor;
+      document_->perform(place);
     });
   }
   box->open();
@@ -215,11 +231,11 @@ void MainWindow::openGcodeByDialog() {
 
 void MainWindow::openFile(const QString& path, bool add) {
   if (isGcode(path)) {
-    session_->openGcode(path);
+    view_->openGcode(path);
     return showSheet(4);
   }
   if (!add && !mayLose()) return;
-  session_->open(path, add);
+  document_->open(path, add);
 }
 
 void MainWindow::remember(const QString& path) {
@@ -232,19 +248,41 @@ void MainWindow::remember(const QString& path) {
   refreshTitle();
 }
 
-bool MainWindow::save() { return session_->path().isEmpty() ? saveAs() : saveTo(session_->path()); }
+bool MainWindow::save() { return document_->path().isEmpty() ? saveAs() : saveTo(document_->path()); }
 
 bool MainWindow::saveAs() {
   QString path =
-      QFileDialog::getSaveFileName(this, tr("Save project"), session_->title() + ".3mf", tr("Projects (*.3mf)"));
+      QFileDialog::getSaveFileName(this, tr("Save project"), document_->title() + ".3mf", tr("Projects (*.3mf)"));
   if (path.isEmpty()) return false;
   if (!path.endsWith(".3mf", Qt::CaseInsensitive)) path += ".3mf";
   return saveTo(path);
 }
 
-bool MainWindow::tryWriting(const std::function<void()>& write) {
+bool MainWindow::wasDone(const std::function<void(const Document::Done&)>& begin) {
+  QEventLoop waiting;
+  std::optional<bool> done;
+  begin([&](bool could) {
+    done = could;
+    waiting.quit();
+  });
+  while (!done) waiting.exec();
+  return *done;
+}
+
+bool MainWindow::saveTo(const QString& path) {
+  return wasDone([&](const Document::Done& done) { document_->save(path, done); });
+}
+
+void MainWindow::writeReport() {
+  const QString path = QFileDialog::getSaveFileName(this, tr("Write a report"), document_->title() + ".pdf",
+                                                    tr("Documents (*.pdf *.html)"));
+  if (!path.isEmpty()) reportTo(path);
+}
+
+bool MainWindow::reportTo(const QString& path) {
   try {
-    write();
+    trellis::writeReport(*document_, *builder_, *view_, *scene_, path);
+    pointed_->setText(tr("Report written to %1").arg(path));
     return true;
   } catch (const Error& error) {
     ask(error.what());
@@ -252,46 +290,29 @@ bool MainWindow::tryWriting(const std::function<void()>& write) {
   }
 }
 
-bool MainWindow::saveTo(const QString& path) {
-  return tryWriting([&] {
-    session_->save(path);
-    remember(path);
-  });
-}
-
-void MainWindow::writeReport() {
-  const QString path = QFileDialog::getSaveFileName(this, tr("Write a report"), session_->title() + ".pdf",
-                                                    tr("Documents (*.pdf *.html)"));
-  if (!path.isEmpty()) reportTo(path);
-}
-
-bool MainWindow::reportTo(const QString& path) {
-  return tryWriting([&] {
-    trellis::writeReport(*session_, *scene_, path);
-    pointed_->setText(tr("Report written to %1").arg(path));
-  });
-}
-
 void MainWindow::exportStl() {
-  QString path = QFileDialog::getSaveFileName(this, tr("Write the parts as STL"), session_->title() + ".stl",
+  QString path = QFileDialog::getSaveFileName(this, tr("Write the parts as STL"), document_->title() + ".stl",
                                               tr("Meshes (*.stl)"));
-  if (!path.isEmpty()) tryWriting([&] { session_->exportStl(path); });
+  if (!path.isEmpty()) document_->exportStl(path);
 }
 
 void MainWindow::exportGcode() {
   const QString path =
-      QFileDialog::getSaveFileName(this, tr("Write G-code"), session_->title() + ".gcode", tr("G-code (*.gcode)"));
+      QFileDialog::getSaveFileName(this, tr("Write G-code"), document_->title() + ".gcode", tr("G-code (*.gcode)"));
   if (!path.isEmpty()) exportTo(path);
 }
 
 bool MainWindow::exportTo(const QString& path) {
-  return tryWriting([&] {
-    session_->exportGcode(path);
-    pointed_->setText(tr("G-code written to %1").arg(path));
-  });
+  if (!wasDone([&](const Document::Done& done) { builder_->exportGcode(path, done); })) return false;
+  pointed_->setText(tr("G-code written to %1").arg(path));
+  return true;
 }
 
-void MainWindow::closeEvent(QCloseEvent* event) { mayLose() ? event->accept() : event->ignore(); }
+void MainWindow::closeEvent(QCloseEvent* event) {
+  if (!mayLose()) return event->ignore();
+  document_->letGo();
+  event->accept();
+}
 
 void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
   if (event->mimeData()->hasUrls()) event->acceptProposedAction();
@@ -303,7 +324,7 @@ void MainWindow::dropEvent(QDropEvent* event) {
   for (const QUrl& url : event->mimeData()->urls())
     if (url.isLocalFile()) paths << url.toLocalFile();
   if (!paths.isEmpty())
-    openFiles(paths, !session_->project()->parts.empty() && !paths.front().endsWith(".3mf", Qt::CaseInsensitive));
+    openFiles(paths, !document_->project()->parts.empty() && !paths.front().endsWith(".3mf", Qt::CaseInsensitive));
 }
 
 }  // namespace trellis

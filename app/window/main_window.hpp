@@ -3,7 +3,7 @@
 #pragma once
 
 #include "app/window/commands.hpp"
-#include "app/window/session.hpp"
+#include "app/window/hand.hpp"
 
 #include <QMainWindow>
 
@@ -23,14 +23,19 @@ class MainWindow : public QMainWindow {
   MainWindow();
   ~MainWindow() override;
 
-  Session& session() { return *session_; }
+  Activity& activity() { return *activity_; }
+  Document& document() { return *document_; }
+  Builder& builder() { return *builder_; }
+  View& view() { return *view_; }
+  Hand& hand() { return *hand_; }
   SceneView& scene() { return *scene_; }
   Strip& strip() { return *strip_; }
   TallyBar& tally() { return *tally_; }
   void showSheet(int index);
   static QStringList sheetNames();
 
-  // Exports without asking for a name, for tests and the menu command alike; false when it could not.
+  // Write without asking for a name, for tests and the menu commands alike; false when it could not. They come back
+  // when it is done; the window can be used meanwhile.
   bool exportTo(const QString& path);
   bool saveTo(const QString& path);
   bool reportTo(const QString& path);  // .pdf or .html
@@ -58,7 +63,7 @@ class MainWindow : public QMainWindow {
   void exportStl();
   void openGcodeByDialog();
   void writeReport();
-  bool tryWriting(const std::function<void()>& write);
+  bool wasDone(const std::function<void(const Document::Done&)>& begin);
   void findCommand();
   void escape();
   void selectAll();
@@ -69,7 +74,12 @@ class MainWindow : public QMainWindow {
   void remember(const QString& path);
   void changeBrush(const std::function<void(Brush&)>& change);
 
-  Session* session_;
+  std::unique_ptr<Store> store_;
+  std::unique_ptr<Activity> activity_;
+  std::unique_ptr<Document> document_;
+  std::unique_ptr<Builder> builder_;
+  std::unique_ptr<View> view_;
+  std::unique_ptr<Hand> hand_;
   SceneView* scene_;
   Strip* strip_;
   TallyBar* tally_;

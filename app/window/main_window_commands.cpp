@@ -36,8 +36,8 @@ QString demoProject() {
 }  // namespace
 
 void MainWindow::makeCommands() {
-  const auto hasParts = [this] { return !session_->project()->parts.empty(); };
-  const auto selected = [this] { return session_->selectedPart() >= 0; };
+  const auto hasParts = [this] { return !document_->project()->parts.empty(); };
+  const auto selected = [this] { return view_->selectedPart() >= 0; };
   const auto mark = [this](Mark kind) {
     return [this, kind] {
       changeBrush([kind](Brush& b) {
@@ -53,13 +53,13 @@ void MainWindow::makeCommands() {
       changeBrush([which](Brush& b) { b.tool = which; });
     };
   };
-  const auto part = [this] { return static_cast<std::size_t>(session_->selectedPart()); };
+  const auto part = [this] { return static_cast<std::size_t>(view_->selectedPart()); };
   // The button of a worksheet and its command are one thing.
   const auto press = [this](const char* name) { findChild<QAbstractButton*>(name)->click(); };
   commands_ = {
       {tr("File"), tr("New"), QKeySequence::New,
        [this] {
-         if (mayLose()) session_->newProject();
+         if (mayLose()) document_->newProject();
        }},
       {tr("File"), tr("Open…"), QKeySequence::Open, [this] { openByDialog(false); }},
       {tr("File"),
@@ -78,10 +78,10 @@ void MainWindow::makeCommands() {
       {tr("File"), tr("Try a G-code file…"), QKeySequence("Ctrl+Shift+G"), [this] { openGcodeByDialog(); }},
       {tr("File"), tr("Write a report…"), QKeySequence("Ctrl+P"), [this] { writeReport(); }, {}, hasParts},
       {tr("File"), tr("Quit"), QKeySequence::Quit, [this] { close(); }},
-      {tr("Edit"), tr("Undo"), QKeySequence("Ctrl+Z"), [this] { session_->undo(); },
-       [this] { return session_->undoName(); }, [this] { return !session_->undoName().isEmpty(); }},
-      {tr("Edit"), tr("Redo"), QKeySequence("Ctrl+Shift+Z"), [this] { session_->redo(); },
-       [this] { return session_->redoName(); }, [this] { return !session_->redoName().isEmpty(); }},
+      {tr("Edit"), tr("Undo"), QKeySequence("Ctrl+Z"), [this] { document_->undo(); },
+       [this] { return document_->undoName(); }, [this] { return !document_->undoName().isEmpty(); }},
+      {tr("Edit"), tr("Redo"), QKeySequence("Ctrl+Shift+Z"), [this] { document_->redo(); },
+       [this] { return document_->redoName(); }, [this] { return !document_->redoName().isEmpty(); }},
       {tr("Edit"), tr("Find a command…"), QKeySequence("Ctrl+K"), [this] { findCommand(); }},
       {tr("Part"), tr("Drop to plate"), QKeySequence("Ctrl+D"), [press] { press("drop"); }, {}, selected},
       {tr("Part"), tr("Remove"), QKeySequence("Delete"), [this] { removeChosen(); }, {}, selected},
@@ -116,9 +116,9 @@ void MainWindow::makeCommands() {
       {tr("Edit"),
        tr("Keep what is tried out"),
        QKeySequence("Ctrl+Return"),
-       [this] { session_->keepPreview(); },
+       [this] { document_->keepPreview(); },
        {},
-       [this] { return session_->isPreviewing(); }},
+       [this] { return document_->isPreviewing(); }},
       {tr("Mark"), tr("Pick"), QKeySequence("0"), [this] { changeBrush([](Brush& b) { b.tool = Tool::pick; }); }},
       {tr("Mark"), tr("Ball"), QKeySequence("1"), tool(Tool::ball)},
       {tr("Mark"), tr("Sight"), QKeySequence("2"), tool(Tool::sight)},
@@ -157,15 +157,15 @@ void MainWindow::makeCommands() {
        tr("Clear all marks of the part"),
        {},
        [this, part] {
-         session_->perform(ClearDecisions{part(), Clearing::marks});
+         document_->perform(ClearDecisions{part(), Clearing::marks});
        },
        {},
        selected},
       {tr("Build"), tr("Supports on or off"), QKeySequence("Ctrl+B"),
        [this] {
-         session_->perform(ChangeSetting{"support.on", !session_->settings().yes("support.on")});
+         document_->perform(ChangeSetting{"support.on", !document_->settings().yes("support.on")});
        }},
-      {tr("Build"), tr("Build again"), QKeySequence("F5"), [this] { session_->rebuild(); }, {}, hasParts},
+      {tr("Build"), tr("Build again"), QKeySequence("F5"), [this] { builder_->rebuild(); }, {}, hasParts},
       {tr("Build"), tr("Cancel building"), QKeySequence("Esc"), [this] { escape(); }},
       {tr("View"), tr("Fit"), QKeySequence("Home"), [this] { scene_->fitAll(); }},
       {tr("View"), tr("Whole / supports alone / part alone"), QKeySequence("V"), [this] { scene_->nextLook(); }},
@@ -175,19 +175,19 @@ void MainWindow::makeCommands() {
        QKeySequence("Shift+C"),
        [this] { flipCut(); },
        {},
-       [this] { return session_->cutaway().has_value(); }},
+       [this] { return view_->cutaway().has_value(); }},
       {tr("View"),
        tr("No cutaway"),
        QKeySequence("Ctrl+Shift+C"),
-       [this] { session_->setCutaway({}); },
+       [this] { view_->setCutaway({}); },
        {},
-       [this] { return session_->cutaway().has_value(); }},
+       [this] { return view_->cutaway().has_value(); }},
       {tr("View"), tr("Selected part alone"), QKeySequence("S"), [this] { scene_->showSelectedAlone(); }, {}, selected},
       {tr("View"), tr("Look down on the layer"), QKeySequence("U"), [this] { scene_->lookFromAbove(); }},
       {tr("View"), tr("One layer up"), QKeySequence("PgUp"), [this] { strip_->step(1); }},
       {tr("View"), tr("One layer down"), QKeySequence("PgDown"), [this] { strip_->step(-1); }},
       {tr("View"), tr("Play the layers"), QKeySequence("P"), [this] { strip_->play(); }},
-      {tr("View"), tr("Show all layers"), QKeySequence("Ctrl+Home"), [this] { session_->setRange(0, 1e9); }},
+      {tr("View"), tr("Show all layers"), QKeySequence("Ctrl+Home"), [this] { view_->setRange(0, 1e9); }},
       {tr("View"), tr("Breakdown"), QKeySequence("Ctrl+T"), [this] { tally_->toggleBreakdown(); }},
       {tr("Help"), tr("Keys"), QKeySequence::HelpContents, [this] { showShortcuts(); }},
   };
@@ -198,38 +198,38 @@ void MainWindow::makeCommands() {
 
 // Esc lets go of the nearest thing: what is tried out, the tool in hand, then the running build.
 void MainWindow::escape() {
-  if (session_->isPreviewing()) return session_->leavePreview();
-  if (session_->isSettling()) return session_->setSettling(false);
-  if (session_->brush().tool != Tool::pick) return changeBrush([](Brush& brush) { brush.tool = Tool::pick; });
-  if (session_->cutaway()) return session_->setCutaway({});
-  if (session_->gcode()) return session_->closeGcode();
-  session_->cancelBuild();
+  if (document_->isPreviewing()) return document_->leavePreview();
+  if (hand_->isSettling()) return hand_->setSettling(false);
+  if (hand_->brush().tool != Tool::pick) return changeBrush([](Brush& brush) { brush.tool = Tool::pick; });
+  if (view_->cutaway()) return view_->setCutaway({});
+  if (view_->gcode()) return view_->closeGcode();
+  builder_->cancel();
 }
 
 // Delete takes the zone or prop that is chosen, else the selected parts.
 void MainWindow::removeChosen() {
-  const auto part = static_cast<std::size_t>(session_->selectedPart());
-  const Chosen chosen = session_->chosen();
-  if (chosen.kind == Chosen::zone) return session_->perform(RemoveZone{part, chosen.index});
-  if (chosen.kind == Chosen::prop) return session_->perform(RemoveProp{part, chosen.index});
+  const auto part = static_cast<std::size_t>(view_->selectedPart());
+  const Chosen chosen = view_->chosen();
+  if (chosen.kind == Chosen::zone) return document_->perform(RemoveZone{part, chosen.index});
+  if (chosen.kind == Chosen::prop) return document_->perform(RemoveProp{part, chosen.index});
   findChild<QAbstractButton*>("remove")->click();
 }
 
 void MainWindow::flipCut() {
-  Plane plane = *session_->cutaway();
+  Plane plane = *view_->cutaway();
   plane.normal = -plane.normal;
-  session_->setCutaway(plane);
+  view_->setCutaway(plane);
 }
 
 void MainWindow::selectAll() {
-  std::vector<std::size_t> all(session_->project()->parts.size());
+  std::vector<std::size_t> all(document_->project()->parts.size());
   std::iota(all.begin(), all.end(), 0u);
-  session_->select(all);
+  view_->select(all);
 }
 
 void MainWindow::selectNext() {
-  const int count = static_cast<int>(session_->project()->parts.size());
-  session_->selectPart((session_->selectedPart() + 1) % count);
+  const int count = static_cast<int>(document_->project()->parts.size());
+  view_->selectPart((view_->selectedPart() + 1) % count);
 }
 
 void MainWindow::makeMenus() {

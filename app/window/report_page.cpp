@@ -73,10 +73,10 @@ QString asData(const QImage& image) {
 }
 
 // From the front and above, and from below: where most of what matters is.
-QString picturesOf(Session& session, SceneView& scene) {
+QString picturesOf(View& view, SceneView& scene) {
   const Camera before = scene.camera();
-  const auto [low, high] = session.range();
-  session.setRange(0, 1e9);  // whole, whatever layers are looked at
+  const auto [low, high] = view.range();
+  view.setRange(0, 1e9);  // whole, whatever layers are looked at
   QString cells;
   for (const double tilt : {24.0, -24.0}) {
     scene.camera().turnTo(-60, tilt);
@@ -84,7 +84,7 @@ QString picturesOf(Session& session, SceneView& scene) {
     cells += QString("<td>%1</td>").arg(asData(scene.grabFramebuffer()));
   }
   scene.camera() = before;
-  session.setRange(low, high);
+  view.setRange(low, high);
   return "<table width='100%'><tr>" + cells + "</tr></table>";
 }
 
@@ -140,11 +140,11 @@ QString findingsList(const Findings& findings) {
   return list;
 }
 
-QString page(Session& session, SceneView& scene) {
-  const Shown& shown = session.shown();
+QString page(const Document& document, const Builder& builder, View& view, SceneView& scene) {
+  const Shown& shown = builder.shown();
   QString names;
   for (const PartPtr& part : shown.project->parts) names += (names.isEmpty() ? "" : ", ") + escaped(part->name);
-  const QString verdict = session.trialPrint() ? QString::fromStdString(verdictOf(*session.trialPrint()))
+  const QString verdict = builder.trialPrint() ? QString::fromStdString(verdictOf(*builder.trialPrint()))
                                                : QObject::tr("The trial print was not run.");
   return QString(
              "<html><head><meta charset='utf-8'><title>%1</title></head><body style='font-family: Lato, sans-serif; "
@@ -154,8 +154,8 @@ QString page(Session& session, SceneView& scene) {
              "</p>%4"
              "<table width='100%'><tr><td valign='top'>%5%6</td><td width='24'></td><td "
              "valign='top'>%7%8</td></tr></table>%9")
-             .arg(session.title().toHtmlEscaped(), names,
-                  QLocale().toString(QDate::currentDate(), QLocale::ShortFormat), picturesOf(session, scene),
+             .arg(document.title().toHtmlEscaped(), names,
+                  QLocale().toString(QDate::currentDate(), QLocale::ShortFormat), picturesOf(view, scene),
                   heading(QObject::tr("Tally")), tallyTable(*shown.build, shown.project->settings),
                   heading(QObject::tr("Settings")), settingsTable(shown.project->settings),
                   heading(QObject::tr("Trial print and removal"))) +
@@ -166,23 +166,23 @@ QString page(Session& session, SceneView& scene) {
 
 }  // namespace
 
-void writeReport(Session& session, SceneView& scene, const QString& path) {
-  if (!session.shown().build || session.isStale())
+void writeReport(const Document& document, const Builder& builder, View& view, SceneView& scene, const QString& path) {
+  if (!builder.shown().build || builder.isStale())
     throw Error("The print is still being built. Try again when the bar below has gone.");
-  if (session.shown().build->print.layers.empty()) throw Error("There is nothing to report on yet. Open a part first.");
-  const QString html = page(session, scene);
+  if (builder.shown().build->print.layers.empty()) throw Error("There is nothing to report on yet. Open a part first.");
+  const QString html = page(document, builder, view, scene);
   if (!path.endsWith(".pdf", Qt::CaseInsensitive)) return writeFileAtomically(path.toStdString(), html.toStdString());
   QByteArray bytes;
   QBuffer buffer(&bytes);
   buffer.open(QIODevice::WriteOnly);
   {
     QPdfWriter writer(&buffer);
-    writer.setTitle(session.title());
+    writer.setTitle(document.title());
     writer.setPageSize(QPageSize(QPageSize::A4));
     writer.setPageMargins(QMarginsF(14, 12, 14, 12), QPageLayout::Millimeter);
-    QTextDocument document;
-    document.setHtml(html);
-    document.print(&writer);
+    QTextDocument text;
+    text.setHtml(html);
+    text.print(&writer);
   }
   writeFileAtomically(path.toStdString(), std::string(bytes.constData(), static_cast<std::size_t>(bytes.size())));
 }

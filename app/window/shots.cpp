@@ -30,31 +30,31 @@ void settle() {
   for (int i = 0; i < 5; ++i) QApplication::processEvents(QEventLoop::AllEvents, 50);
 }
 
-bool waitForBuild(Session& session) {
+bool waitForBuild(MainWindow& window) {
   QEventLoop loop;
-  QObject::connect(&session, &Session::shownChanged, &loop, &QEventLoop::quit);
-  QObject::connect(&session, &Session::failed, &loop, [&loop](const QString& sentence) {
+  QObject::connect(&window.builder(), &Builder::shownChanged, &loop, &QEventLoop::quit);
+  QObject::connect(&window.activity(), &Activity::failed, &loop, [&loop](const QString& sentence) {
     QTextStream(stderr) << sentence << "\n";
     loop.exit(1);
   });
-  while (session.isStale() || session.project()->parts.empty())
+  while (window.builder().isStale() || window.document().project()->parts.empty())
     if (loop.exec() != 0) return false;
   return true;
 }
 
 // The first set and the refined one.
-bool waitForTurnings(Session& session) {
+bool waitForTurnings(MainWindow& window) {
   QEventLoop loop;
   int sets = 0;
-  QObject::connect(&session, &Session::turningsChanged, &loop, [&] {
+  QObject::connect(&window.view(), &View::turningsChanged, &loop, [&] {
     if (++sets == 2) loop.quit();
   });
-  QObject::connect(&session, &Session::failed, &loop, [&loop] { loop.exit(1); });
+  QObject::connect(&window.activity(), &Activity::failed, &loop, [&loop] { loop.exit(1); });
   return loop.exec() == 0;
 }
 
-std::size_t partNamed(const Session& session, const std::string& name) {
-  const auto& parts = session.project()->parts;
+std::size_t partNamed(MainWindow& window, const std::string& name) {
+  const auto& parts = window.document().project()->parts;
   return static_cast<std::size_t>(
       std::find_if(parts.begin(), parts.end(), [&](const PartPtr& part) { return part->name == name; }) -
       parts.begin());
@@ -62,90 +62,86 @@ std::size_t partNamed(const Session& session, const std::string& name) {
 
 // The latch alone, from below: its groove blocked, a zone kept clear at the post, a prop under the knob.
 bool decide(MainWindow& window) {
-  Session& session = window.session();
-  const std::size_t latch = partNamed(session, "latch");
-  if (latch >= session.project()->parts.size()) return false;
-  const Part& part = *session.project()->parts[latch];
+  const std::size_t latch = partNamed(window, "latch");
+  if (latch >= window.document().project()->parts.size()) return false;
+  const Part& part = *window.document().project()->parts[latch];
   const Affine toPlate = transformOf(part.placement, *part.mesh);
-  session.selectPart(static_cast<int>(latch));
+  window.view().selectPart(static_cast<int>(latch));
   window.scene().showSelectedAlone();
   window.scene().camera().turnTo(-60, -30);
   const Box3 box = placedBounds(part.placement, *part.mesh);
   window.scene().camera().fit(box);
-  session.perform(LayMark{latch, Mark::block, FaceStroke{toPlate * Vec3(40, 0, 15.6)}});
+  window.document().perform(LayMark{latch, Mark::block, FaceStroke{toPlate * Vec3(40, 0, 15.6)}});
   AddZone zone{latch, {}, {toPlate * Vec3(10, 0, 8), {14, 30, 14}, {0, 0, 0}}};
   zone.zone.as = ZoneAs::keepClear;
-  session.perform(zone);
-  session.perform(AddProp{latch, toPlate * Vec3(70, 6, 14), 5});
-  session.setBrush({});
-  session.choose({Chosen::zone, 0});
+  window.document().perform(zone);
+  window.document().perform(AddProp{latch, toPlate * Vec3(70, 6, 14), 5});
+  window.hand().setBrush({});
+  window.view().choose({Chosen::zone, 0});
   return true;
 }
 
 // The manifold alone, cut through its channel, with a stroke on the channel's roof.
 void cutOpen(MainWindow& window) {
-  Session& session = window.session();
-  const std::size_t manifold = partNamed(session, "manifold");
-  const Box3 box =
-      placedBounds(session.project()->parts[manifold]->placement, *session.project()->parts[manifold]->mesh);
-  session.selectPart(static_cast<int>(manifold));
+  const std::size_t manifold = partNamed(window, "manifold");
+  const Box3 box = placedBounds(window.document().project()->parts[manifold]->placement,
+                                *window.document().project()->parts[manifold]->mesh);
+  window.view().selectPart(static_cast<int>(manifold));
   window.scene().camera().turnTo(-70, -14);
   window.scene().camera().fit(box);
-  session.setCutaway(Plane{box.center(), Vec3::UnitY()});
-  session.setBrush({.tool = Tool::sight, .radius = 4});
+  window.view().setCutaway(Plane{box.center(), Vec3::UnitY()});
+  window.hand().setBrush({.tool = Tool::sight, .radius = 4});
   LayMark lay{manifold, Mark::block, BandStroke{box.center().z(), box.max().z() - 4}};
   lay.rules.keepToOverhangs = true;
-  session.perform(lay);
+  window.document().perform(lay);
 }
 
 // One part alone with trees.
 std::size_t growTrees(MainWindow& window, const char* name, double turn, double tilt) {
-  Session& session = window.session();
-  const std::size_t p = partNamed(session, name);
-  const Part& part = *session.project()->parts[p];
-  session.perform(ChangeSetting{"support.structure", std::string("tree"), p});
-  session.selectPart(static_cast<int>(p));
-  session.setEditsPart(true);
+  const std::size_t p = partNamed(window, name);
+  const Part& part = *window.document().project()->parts[p];
+  window.document().perform(ChangeSetting{"support.structure", std::string("tree"), p});
+  window.view().selectPart(static_cast<int>(p));
+  window.view().setEditsPart(true);
   window.scene().camera().turnTo(turn, tilt);
   window.scene().camera().fit(placedBounds(part.placement, *part.mesh));
   return p;
 }
 
-void waitForTrial(Session& session) {
+void waitForTrial(MainWindow& window) {
   QEventLoop loop;
-  QObject::connect(&session, &Session::trialPrintChanged, &loop, &QEventLoop::quit);
-  session.runTrialPrint();
-  while (!session.trialPrint()) loop.exec();
+  QObject::connect(&window.builder(), &Builder::trialPrintChanged, &loop, &QEventLoop::quit);
+  window.builder().runTrialPrint();
+  while (!window.builder().trialPrint()) loop.exec();
 }
 
 // The frond alone with decisions only, where it begins in mid-air; then as its findings mend it, with a piece on its
 // way out, the gap from the side and a layer by what it stands on; and the same read from its G-code alone.
 bool check(MainWindow& window, const std::function<void(const QString&)>& shot) {
-  Session& session = window.session();
-  Part plain = *session.project()->parts[partNamed(session, "frond")];
+  Part plain = *window.document().project()->parts[partNamed(window, "frond")];
   plain.settings.clear();
   const auto frond = std::make_shared<const Part>(std::move(plain));
-  session.newProject();
-  session.performTogether({AddParts{{frond}}, ChangeSetting{"support.source", std::string("decisions")}});
+  window.document().newProject();
+  window.document().performTogether({AddParts{{frond}}, ChangeSetting{"support.source", std::string("decisions")}});
   window.showSheet(4);
-  if (!waitForBuild(session)) return false;
-  waitForTrial(session);
-  session.goTo(session.shown().build->findings.front().at);
+  if (!waitForBuild(window)) return false;
+  waitForTrial(window);
+  window.view().goTo(window.builder().shown().build->findings.front().at);
   shot("check");
-  session.perform(ChangeSetting{"support.source", std::string("overhangs")});
-  if (!waitForBuild(session)) return false;
-  waitForTrial(session);
-  session.setRange(0, 1e9);
+  window.document().perform(ChangeSetting{"support.source", std::string("overhangs")});
+  if (!waitForBuild(window)) return false;
+  waitForTrial(window);
+  window.view().setRange(0, 1e9);
   window.scene().camera().turnTo(-60, 14);
   window.scene().fitAll();
-  const Build& built = *session.shown().build;
+  const Build& built = *window.builder().shown().build;
   double most = 0;
   for (std::size_t i = 0; i < built.pieces.size(); ++i)
     if (const ExtractionPath& extraction = built.pieces[i].extraction;
         extraction.free && extraction.direction.z() > -0.8 &&
         built.tally.pieces[i].volume > most) {  // not down into the plate
       most = built.tally.pieces[i].volume;
-      session.takePiece(static_cast<int>(i));
+      window.view().takePiece(static_cast<int>(i));
       const Vec3& way = built.pieces[i].extraction.direction;  // across the view
       window.scene().camera().turnTo(toDegrees(std::atan2(way.y(), way.x())) + 90, 14);
     }
@@ -153,62 +149,61 @@ bool check(MainWindow& window, const std::function<void(const QString&)>& shot) 
   QTimer::singleShot(1500, &wait, &QEventLoop::quit);
   wait.exec();
   shot("piece-out");
-  session.takePiece(-1);
+  window.view().takePiece(-1);
   // Nearest to the eye that looks along y.
-  const auto nearness = [](const DemandSite* site) {
+  const auto nearness = [](const DemandSitePtr& site) {
     return site->lowest > 100 ? boundsOf(site->layers.front()).center().y() : 1e9;
   };
-  const DemandSite* nearest =
+  const DemandSitePtr nearest =
       *std::min_element(built.demand.begin(), built.demand.end(),
-                        [&](const DemandSite* a, const DemandSite* b) { return nearness(a) < nearness(b); });
+                        [&](const DemandSitePtr& a, const DemandSitePtr& b) { return nearness(a) < nearness(b); });
   const Vec2 middle = boundsOf(nearest->layers.front()).center();
   window.scene().camera().turnTo(-90, 2);
   window.scene().camera().lookAt({middle.x(), middle.y(), built.plan.spans[nearest->lowest].bottom}, 22);
   shot("gap");
-  session.setRange(0, session.height() * 0.4);
+  window.view().setRange(0, window.view().height() * 0.4);
   auto* bearings = window.scene().switches().findChild<QAbstractButton*>("drawBearings");
   bearings->setChecked(true);
   window.scene().lookFromAbove();
   shot("stands-on");
   bearings->setChecked(false);
   QTemporaryDir scratch;
-  session.exportGcode(scratch.filePath("frond.gcode"));
+  if (!window.exportTo(scratch.filePath("frond.gcode"))) return false;
   QEventLoop opened;
-  QObject::connect(&session, &Session::gcodeChanged, &opened, &QEventLoop::quit);
-  session.openGcode(scratch.filePath("frond.gcode"));
+  QObject::connect(&window.view(), &View::gcodeChanged, &opened, &QEventLoop::quit);
+  window.view().openGcode(scratch.filePath("frond.gcode"));
   opened.exec();
   window.scene().camera().turnTo(-60, 24);
   window.scene().fitAll();
   shot("gcode");
-  session.closeGcode();
+  window.view().closeGcode();
   return true;
 }
 
 }  // namespace
 
 int takeShots(MainWindow& window, const QString& folder) {
-  Session& session = window.session();
   QDir().mkpath(folder);
-  if (!waitForBuild(session)) return 1;
+  if (!waitForBuild(window)) return 1;
   bool written = true;
   const auto shot = [&](const QString& name) {
     settle();
     written = window.grab().save(folder + "/" + name + ".png") && written;
   };
-  const double height = session.height();
-  const ProjectPtr demo = session.project();
+  const double height = window.view().height();
+  const ProjectPtr demo = window.document().project();
   window.showSheet(0);
-  session.selectPart(2);
+  window.view().selectPart(2);
   shot("place");
-  session.findTurnings();
-  if (!waitForTurnings(session)) return 1;
+  window.view().findTurnings();
+  if (!waitForTurnings(window)) return 1;
   auto* list = window.findChild<QListWidget*>("turnings");
   list->setCurrentRow(2);
   Q_EMIT list->itemClicked(list->item(2));
-  if (!waitForBuild(session)) return 1;
+  if (!waitForBuild(window)) return 1;
   shot("turnings");
-  session.leavePreview();
-  if (!waitForBuild(session)) return 1;
+  window.document().leavePreview();
+  if (!waitForBuild(window)) return 1;
   window.showSheet(1);
   window.scene().turnBy(-25, -50);
   auto* sites = window.findChild<QListView*>("sites");
@@ -217,30 +212,31 @@ int takeShots(MainWindow& window, const QString& folder) {
   shot("study");
   sites->clearSelection();
   window.showSheet(2);
-  session.selectPart(2);
+  window.view().selectPart(2);
   window.scene().turnBy(110, 6);
   window.scene().setSupportsHidden(true);
-  session.setBrush({.tool = Tool::ball});
+  window.hand().setBrush({.tool = Tool::ball});
   shot("mark");
   window.scene().setSupportsHidden(false);
-  if (!decide(window) || !waitForBuild(session)) return 1;
+  if (!decide(window) || !waitForBuild(window)) return 1;
   shot("decisions");
-  session.choose({});
-  while (!session.undoName().isEmpty()) session.undo();
+  window.view().choose({});
+  while (!window.document().undoName().isEmpty()) window.document().undo();
   cutOpen(window);
-  if (!waitForBuild(session)) return 1;
+  if (!waitForBuild(window)) return 1;
   shot("cutaway");
-  session.setCutaway({});
-  session.undo();
-  if (!waitForBuild(session)) return 1;
+  window.view().setCutaway({});
+  window.document().undo();
+  if (!waitForBuild(window)) return 1;
   window.scene().showSelectedAlone();
   window.scene().camera().turnTo(-5, 0);
   window.scene().fitAll();
   window.showSheet(3);
   window.scene().turnBy(-60, 38);
   shot("build");
-  session.performTogether({ApplyPreset{"dissolves"}, ApplyPreset{"soluble"}, ChangeSetting{"support.bed.layers", 3.0}});
-  if (!waitForBuild(session)) return 1;
+  window.document().performTogether(
+      {ApplyPreset{"dissolves"}, ApplyPreset{"soluble"}, ChangeSetting{"support.bed.layers", 3.0}});
+  if (!waitForBuild(window)) return 1;
   settle();
   auto* pieces = window.findChild<QTreeWidget*>("pieces");
   window.showSheet(4);
@@ -250,32 +246,32 @@ int takeShots(MainWindow& window, const QString& folder) {
   shot("filaments");
   area->verticalScrollBar()->setValue(0);
   window.showSheet(3);
-  session.undo();
-  if (!waitForBuild(session)) return 1;
-  session.setRange(0, height * 0.36);
+  window.document().undo();
+  if (!waitForBuild(window)) return 1;
+  window.view().setRange(0, height * 0.36);
   window.scene().turnBy(0, 34);
   shot("layers");
-  session.setRange(0, 1e9);
+  window.view().setRange(0, 1e9);
   window.scene().turnBy(0, -20);
   window.tally().toggleBreakdown();
   shot("tally");
   window.tally().toggleBreakdown();
   window.scene().showSelectedAlone();
   growTrees(window, "frond", -60, 12);
-  if (!waitForBuild(session)) return 1;
+  if (!waitForBuild(window)) return 1;
   shot("trees");
   // Trees but for the undersides of its head, which stand on normal support.
   const std::size_t snail = growTrees(window, "snail", 20, 10);
-  if (!waitForBuild(session)) return 1;
-  const std::vector<Site>& hanging = session.shown().build->parts[snail].sites->list;
+  if (!waitForBuild(window)) return 1;
+  const std::vector<Site>& hanging = window.builder().shown().build->parts[snail].sites->list;
   const auto largest = std::max_element(hanging.begin(), hanging.end(), [](const Site& a, const Site& b) {
     return a.area * (a.low > 5) < b.area * (b.low > 5);
   });
-  session.perform(
+  window.document().perform(
       DecideSite{snail, largest->at, std::nullopt, Overrides{{"support.structure", std::string("normal")}}});
-  if (!waitForBuild(session)) return 1;
+  if (!waitForBuild(window)) return 1;
   shot("mixed");
-  session.setEditsPart(false);
+  window.view().setEditsPart(false);
   window.scene().showSelectedAlone();
   if (!check(window, shot)) return 1;
   // A part that came without some of its facets, and what mending would make of it.
@@ -285,11 +281,11 @@ int takeShots(MainWindow& window, const QString& folder) {
                facets.begin() + static_cast<std::ptrdiff_t>(facets.size() / 3 + 240));
   torn.mesh = makeMesh(torn.mesh->vertices, facets);
   torn.marks = std::make_shared<const Marks>();
-  session.newProject();
+  window.document().newProject();
   window.showSheet(0);
   shot("empty");
-  session.perform(AddParts{{std::make_shared<const Part>(torn)}});
-  if (!waitForBuild(session)) return 1;
+  window.document().perform(AddParts{{std::make_shared<const Part>(torn)}});
+  if (!waitForBuild(window)) return 1;
   window.scene().camera().turnTo(-75, 25);
   window.scene().fitAll();
   shot("broken");

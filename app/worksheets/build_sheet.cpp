@@ -51,13 +51,14 @@ QString savedWords(const Shown& shown) {
 
 }  // namespace
 
-BuildSheet::BuildSheet(Session& session, QWidget* parent) : Worksheet(tr("Build"), session, parent) {
+BuildSheet::BuildSheet(Document& document, Builder& builder, View& view, QWidget* parent)
+    : Worksheet(tr("Build"), document, view, parent), builder_(builder) {
   scope_ = new QComboBox;
   scope_->setObjectName("scope");
   scope_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
   scope_->addItem(tr("For the whole plate"));
   scope_->addItem(QString());
-  connect(scope_, &QComboBox::activated, this, [this](int index) { session_.setEditsPart(index == 1); });
+  connect(scope_, &QComboBox::activated, this, [this](int index) { view_.setEditsPart(index == 1); });
   column_->addWidget(scope_);
   own_ = addQuiet("");
   addSettings({"support.on"});
@@ -66,15 +67,15 @@ BuildSheet::BuildSheet(Session& session, QWidget* parent) : Worksheet(tr("Build"
   suits_ = addQuiet("");
   suits_->setObjectName("suits");
   addSection(tr("Release"));
-  column_->addWidget(new PresetEditor(session, PresetKind::release, tr("Preset")));
-  column_->addWidget(new GapDrawing(session));
+  column_->addWidget(new PresetEditor(document, view, PresetKind::release, tr("Preset")));
+  column_->addWidget(new GapDrawing(document, view));
   addSettings({"support.gap.above", "support.gap.below", "support.gap.beside"});
   addAdvice({"support.gap.above", "support.gap.below", "support.gap.beside"});
   addSection(tr("Interface and body"));
   addSettings({"support.interface.upper.layers", "support.interface.upper.pattern", "support.interface.upper.spacing"});
-  column_->addWidget(new DensityEditor(session, "support.interface.upper.spacing"));
+  column_->addWidget(new DensityEditor(document, view, "support.interface.upper.spacing"));
   addSettings({"support.body.pattern", "support.body.spacing"});
-  column_->addWidget(new DensityEditor(session, "support.body.spacing"));
+  column_->addWidget(new DensityEditor(document, view, "support.body.spacing"));
   addAdvice({"support.interface.upper.layers", "support.interface.upper.spacing", "support.body.spacing"});
   addSettings({"support.body.walls", "support.graded.layers", "support.graded.density", "support.normal.outline",
                "support.normal.column"});
@@ -85,11 +86,11 @@ BuildSheet::BuildSheet(Session& session, QWidget* parent) : Worksheet(tr("Build"
                "support.tree.foot_width", "support.tree.foot_height"});
   addSection(tr("Where it stands"));
   addSettings({"support.interface.lower.layers", "support.interface.lower.pattern", "support.interface.lower.spacing"});
-  column_->addWidget(new DensityEditor(session, "support.interface.lower.spacing"));
+  column_->addWidget(new DensityEditor(document, view, "support.interface.lower.spacing"));
   addSettings({"support.foot.layers", "support.foot.spread"});
   addSettings({"support.bed.layers", "support.bed.reach", "support.bed.gap"});
   addSection(tr("Filaments"));
-  column_->addWidget(new PresetEditor(session, PresetKind::filament, tr("Kind")));
+  column_->addWidget(new PresetEditor(document, view, PresetKind::filament, tr("Kind")));
   addSettings({"support.filament.interface", "support.filament.body"});
   saved_ = addQuiet("");
   saved_->setObjectName("saved");
@@ -102,28 +103,28 @@ BuildSheet::BuildSheet(Session& session, QWidget* parent) : Worksheet(tr("Build"
   addSettings({"brim.width", "brim.gap", "brim.side", "skirt.loops", "skirt.distance"});
   addSection(tr("Layers and part"));
   addSettings({"layer.height", "layer.first", "line.width", "walls", "skin.top", "skin.bottom", "infill.density"});
-  connect(&session, &Session::projectChanged, this, &BuildSheet::refresh);
-  connect(&session, &Session::selectionChanged, this, &BuildSheet::refresh);
-  connect(&session, &Session::shownChanged, this, &BuildSheet::refresh);
+  connect(&document, &Document::changed, this, &BuildSheet::refresh);
+  connect(&view, &View::selectionChanged, this, &BuildSheet::refresh);
+  connect(&builder, &Builder::shownChanged, this, &BuildSheet::refresh);
   refresh();
 }
 
 void BuildSheet::refresh() {
-  const bool any = session_.selectedPart() >= 0;
-  const Part* part = any ? session_.project()->parts[session_.selection().back()].get() : nullptr;
+  const bool any = view_.selectedPart() >= 0;
+  const Part* part = any ? document_.project()->parts[view_.selection().back()].get() : nullptr;
   scope_->setItemText(1, part ? tr("For %1 alone").arg(QString::fromStdString(part->name)) : tr("For one part alone"));
   scope_->setEnabled(any);
-  scope_->setCurrentIndex(session_.editsPart() ? 1 : 0);
+  scope_->setCurrentIndex(view_.editsPart() ? 1 : 0);
   const std::size_t own = part ? part->settings.size() : 0;
   own_->setText(!part      ? tr("Select a part in Place to give it settings of its own.")
                 : own == 0 ? tr("%1 follows the plate in everything.").arg(QString::fromStdString(part->name))
                            : tr("%1 differs from the plate in %2; its names are bold when it alone is set.")
                                  .arg(QString::fromStdString(part->name))
                                  .arg(own));
-  const bool on = session_.settingsEdited().yes("support.on");
+  const bool on = view_.settingsEdited().yes("support.on");
   notice_->setVisible(!on);
   notice_->setText(tr("Supports are off: nothing below is built. Everything can still be set."));
-  const Shown& shown = session_.shown();
+  const Shown& shown = builder_.shown();
   suits_->setText(suitsWords(shown, part));
   suits_->setVisible(!suits_->text().isEmpty());
   const std::size_t count = shown.build ? shown.build->support->pieces.size() : 0;

@@ -11,12 +11,13 @@ namespace trellis {
 class BuildSheet : public Worksheet {
   Q_OBJECT
  public:
-  explicit BuildSheet(Session& session, QWidget* parent = nullptr);
+  BuildSheet(Document& document, Builder& builder, View& view, QWidget* parent = nullptr);
 
  private:
   void refresh();
   QLabel *notice_, *suits_, *pieces_, *own_, *saved_;
   QComboBox* scope_;
+  Builder& builder_;
 };
 
 }  // namespace trellis

@@ -38,7 +38,7 @@ QString lengthsOf(const TrialPrint& trial) {
 QString standingWords(const Build& build, const Project& project) {
   QString words;
   for (std::size_t p = 0; p < build.parts.size(); ++p) {
-    const Stability& stability = *build.parts[p].stability;
+    const Stability& stability = *build.judged[p].stability;
     const StandingLevel *most = stability.mostDeflected(), *least = stability.leastHeld();
     if (!most) continue;
     words += (words.isEmpty() ? "" : "\n") +
@@ -60,11 +60,12 @@ QString standingWords(const Build& build, const Project& project) {
 
 }  // namespace
 
-CheckSheet::CheckSheet(Session& session, QWidget* parent) : Worksheet(tr("Check"), session, parent) {
+CheckSheet::CheckSheet(Document& document, Builder& builder, View& view, QWidget* parent)
+    : Worksheet(tr("Check"), document, view, parent), builder_(builder) {
   addTrial();
   addSection(tr("Findings"));
   findings_ = addQuiet("");
-  column_->addWidget(new FindingList(session));
+  column_->addWidget(new FindingList(document, builder, view));
   addPieces();
   addSection(tr("How firmly it stands"));
   standing_ = addQuiet("");
@@ -79,9 +80,9 @@ CheckSheet::CheckSheet(Session& session, QWidget* parent) : Worksheet(tr("Check"
   report->setObjectName("report");
   connect(report, &QPushButton::clicked, this, &CheckSheet::reportAsked);
   column_->addWidget(report, 0, Qt::AlignLeft);
-  connect(&session, &Session::shownChanged, this, &CheckSheet::refresh);
-  connect(&session, &Session::trialPrintChanged, this, &CheckSheet::refreshTrial);
-  connect(&session, &Session::gcodeChanged, this, &CheckSheet::refreshTrial);
+  connect(&builder, &Builder::shownChanged, this, &CheckSheet::refresh);
+  connect(&builder, &Builder::trialPrintChanged, this, &CheckSheet::refreshTrial);
+  connect(&view, &View::gcodeChanged, this, &CheckSheet::refreshTrial);
   refresh();
 }
 
@@ -98,12 +99,12 @@ void CheckSheet::addTrial() {
   first_ = new QPushButton(tr("Go to the first place on air"));
   first_->setObjectName("firstAir");
   connect(first_, &QPushButton::clicked, this, [this] {
-    const TrialPrint& trial = session_.gcode() ? *session_.gcode()->trial : *session_.trialPrint();
+    const TrialPrint& trial = view_.gcode() ? *view_.gcode()->trial : *builder_.trialPrint();
     const auto air = std::find_if(trial.stretches.begin(), trial.stretches.end(), [&](const Stretch& s) {
       return s.contactClass == ContactClass::air && isPart(trial.said[s.said]);
     });
     if (air != trial.stretches.end())
-      session_.goTo(((air->from + air->to) / 2).cast<double>() - Vec3(0, 0, static_cast<double>(air->height)));
+      view_.goTo(((air->from + air->to) / 2).cast<double>() - Vec3(0, 0, static_cast<double>(air->height)));
   });
   column_->addWidget(first_, 0, Qt::AlignLeft);
   auto* line = new QHBoxLayout;
@@ -115,7 +116,7 @@ void CheckSheet::addTrial() {
   connect(open, &QPushButton::clicked, this, &CheckSheet::gcodeAsked);
   back_ = new QPushButton(tr("Back to the project"));
   back_->setObjectName("closeGcode");
-  connect(back_, &QPushButton::clicked, &session_, &Session::closeGcode);
+  connect(back_, &QPushButton::clicked, &view_, &View::closeGcode);
   line->addWidget(open);
   line->addWidget(back_);
   line->addStretch(1);
@@ -125,19 +126,19 @@ void CheckSheet::addTrial() {
 void CheckSheet::addPieces() {
   addSection(tr("Pieces"));
   pieces_ = addQuiet("");
-  column_->addWidget(new PieceList(session_));
+  column_->addWidget(new PieceList(document_, builder_, view_));
 }
 
 void CheckSheet::showEvent(QShowEvent* event) {
   Worksheet::showEvent(event);
-  session_.runTrialPrint();
+  builder_.runTrialPrint();
 }
 
 void CheckSheet::refreshTrial() {
-  const TrialPrint* trial = session_.gcode() ? session_.gcode()->trial.get() : session_.trialPrint().get();
-  back_->setVisible(session_.gcode().has_value());
-  const QString name = session_.gcode() ? session_.gcode()->name + ": " : QString();
-  const bool nothing = !session_.shown().build || session_.shown().build->print.layers.empty();
+  const TrialPrint* trial = view_.gcode() ? view_.gcode()->trial.get() : builder_.trialPrint().get();
+  back_->setVisible(view_.gcode().has_value());
+  const QString name = view_.gcode() ? view_.gcode()->name + ": " : QString();
+  const bool nothing = !builder_.shown().build || builder_.shown().build->print.layers.empty();
   verdict_->setText(trial     ? name + QString::fromStdString(verdictOf(*trial))
                     : nothing ? tr("There is nothing to print yet.")
                               : tr("Being tried …"));
@@ -147,8 +148,8 @@ void CheckSheet::refreshTrial() {
 }
 
 void CheckSheet::refresh() {
-  const Shown& shown = session_.shown();
-  if (isVisible()) session_.runTrialPrint();
+  const Shown& shown = builder_.shown();
+  if (isVisible()) builder_.runTrialPrint();
   refreshTrial();
   if (!shown.build) return;
   const auto& findings = shown.build->findings;

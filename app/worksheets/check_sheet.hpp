@@ -12,7 +12,7 @@ namespace trellis {
 class CheckSheet : public Worksheet {
   Q_OBJECT
  public:
-  explicit CheckSheet(Session& session, QWidget* parent = nullptr);
+  CheckSheet(Document& document, Builder& builder, View& view, QWidget* parent = nullptr);
 
  Q_SIGNALS:
   void gcodeAsked();   // to open some
@@ -29,6 +29,7 @@ class CheckSheet : public Worksheet {
 
   QLabel *verdict_ = nullptr, *lengths_ = nullptr, *standing_ = nullptr, *pieces_ = nullptr, *findings_ = nullptr;
   QPushButton *back_ = nullptr, *first_ = nullptr;
+  Builder& builder_;
 };
 
 }  // namespace trellis

@@ -48,7 +48,8 @@ QWidget* boxed(QLayout* layout) {
 
 }  // namespace
 
-MarkSheet::MarkSheet(Session& session, QWidget* parent) : Worksheet(tr("Mark"), session, parent) {
+MarkSheet::MarkSheet(Document& document, Builder& builder, View& view, Hand& hand, Activity& activity, QWidget* parent)
+    : Worksheet(tr("Mark"), document, view, parent), builder_(builder), hand_(hand), activity_(activity) {
   addTools();
   addMarks();
   addReach();
@@ -56,11 +57,11 @@ MarkSheet::MarkSheet(Session& session, QWidget* parent) : Worksheet(tr("Mark"), 
   hands_ = addQuiet("");
   addTwin();
   addSection(tr("Zones and props of the part"));
-  column_->addWidget(new DecisionList(session));
+  column_->addWidget(new DecisionList(document, builder, view));
   addWhole();
-  connect(&session, &Session::brushChanged, this, &MarkSheet::refresh);
-  connect(&session, &Session::projectChanged, this, &MarkSheet::refresh);
-  connect(&session, &Session::selectionChanged, this, &MarkSheet::refresh);
+  connect(&hand, &Hand::brushChanged, this, &MarkSheet::refresh);
+  connect(&document, &Document::changed, this, &MarkSheet::refresh);
+  connect(&view, &View::selectionChanged, this, &MarkSheet::refresh);
   refresh();
 }
 
@@ -233,7 +234,7 @@ void MarkSheet::chooseSolid() {
     });
   } catch (const Error& error) {
     change([](Brush& brush) { brush.zoneShape = ZoneShape::box; });
-    Q_EMIT session_.failed(error.what());
+    Q_EMIT activity_.failed(error.what());
   }
 }
 
@@ -252,7 +253,7 @@ void MarkSheet::addTwin() {
   column_->addLayout(line);
   twinWords_ = addQuiet("");
   connect(twin_, &QCheckBox::toggled, this, [this](bool on) { change([on](Brush& brush) { brush.twin = on; }); });
-  connect(twinAxis_, &QComboBox::activated, this, [this](int i) { session_.setTwinAxis(i - 1); });
+  connect(twinAxis_, &QComboBox::activated, this, [this](int i) { hand_.setTwinAxis(i - 1); });
 }
 
 void MarkSheet::addWhole() {
@@ -267,8 +268,8 @@ void MarkSheet::addWhole() {
   lean->addWidget(mark);
   column_->addLayout(lean);
   connect(mark, &QPushButton::clicked, this, [this] {
-    if (session_.selectedPart() >= 0)
-      session_.perform(LayMark{session_.selection().back(), session_.brush().mark, LeanStroke{above_->value()}});
+    if (view_.selectedPart() >= 0)
+      document_.perform(LayMark{view_.selection().back(), hand_.brush().mark, LeanStroke{above_->value()}});
   });
   auto* line = new QHBoxLayout;
   auto* what = new QComboBox;
@@ -284,17 +285,17 @@ void MarkSheet::addWhole() {
 }
 
 void MarkSheet::change(const std::function<void(Brush&)>& how) {
-  Brush brush = session_.brush();
+  Brush brush = hand_.brush();
   how(brush);
-  session_.setBrush(brush);
+  hand_.setBrush(brush);
 }
 
 void MarkSheet::clear(Clearing what) {
-  if (session_.selectedPart() >= 0) session_.perform(ClearDecisions{session_.selection().back(), what});
+  if (view_.selectedPart() >= 0) document_.perform(ClearDecisions{view_.selection().back(), what});
 }
 
 QString MarkSheet::handWords() const {
-  const Brush& brush = session_.brush();
+  const Brush& brush = hand_.brush();
   const QString view = tr(" Right turns, middle or Space slides, wheel zooms.");
   const QString lays = brush.mark == Mark::enforce ? tr("enforces")
                        : brush.mark == Mark::block ? tr("blocks")
@@ -322,7 +323,7 @@ QString MarkSheet::handWords() const {
 }
 
 void MarkSheet::refresh() {
-  const Brush& brush = session_.brush();
+  const Brush& brush = hand_.brush();
   tools_->button(static_cast<int>(brush.tool))->setChecked(true);
   marks_->button(static_cast<int>(brush.mark))->setChecked(true);
   zoneAs_->button(static_cast<int>(brush.zoneAs))->setChecked(true);
@@ -341,7 +342,7 @@ void MarkSheet::refresh() {
   }
   shape_->setCurrentIndex(static_cast<int>(brush.zoneShape));
   reach_->setCurrentIndex(brush.keepOnly ? 2 : brush.reach == Reach::column ? 1 : 0);
-  twinAxis_->setCurrentIndex(session_.twinAxis() + 1);
+  twinAxis_->setCurrentIndex(hand_.twinAxis() + 1);
   const bool marking = brush.lays() || brush.tool == Tool::pick;
   markRows_->setVisible(marking);
   roundRows_->setVisible(brush.isRound() || brush.tool == Tool::pick);
@@ -352,14 +353,14 @@ void MarkSheet::refresh() {
   keep_->setVisible(marking);
   stop_->setVisible(marking);
   hands_->setText(handWords());
-  const auto symmetry = session_.twinPlane();
+  const auto symmetry = hand_.twinPlane();
   twinWords_->setVisible(brush.twin);
   twinWords_->setText(!symmetry ? tr("Looking for the part's symmetry…")
-                      : session_.twinAxis() >= 0
+                      : hand_.twinAxis() >= 0
                           ? tr("The plane goes through the middle of the mesh.")
                           : tr("%1 % of the surface has its mirror image.").arg(symmetry->fit * 100, 0, 'f', 0));
-  if (session_.selectedPart() < 0) return laid_->setText(tr("No part is selected."));
-  const Part& part = *session_.project()->parts[session_.selection().back()];
+  if (view_.selectedPart() < 0) return laid_->setText(tr("No part is selected."));
+  const Part& part = *document_.project()->parts[view_.selection().back()];
   const Affine toPlate = transformOf(part.placement, *part.mesh);
   const double enforced = markedArea(*part.mesh, toPlate, *part.marks, Mark::enforce),
                blocked = markedArea(*part.mesh, toPlate, *part.marks, Mark::block);

@@ -2,6 +2,7 @@
 // Mark: what the hand lays on the surface, zones and props, and what all of it amounts to.
 #pragma once
 
+#include "app/window/hand.hpp"
 #include "app/worksheets/worksheet.hpp"
 
 class QButtonGroup;
@@ -15,7 +16,8 @@ namespace trellis {
 class MarkSheet : public Worksheet {
   Q_OBJECT
  public:
-  explicit MarkSheet(Session& session, QWidget* parent = nullptr);
+  MarkSheet(Document& document, Builder& builder, View& view, Hand& hand, Activity& activity,
+            QWidget* parent = nullptr);
 
  private:
   void addTools();
@@ -39,6 +41,9 @@ class MarkSheet : public Worksheet {
   QComboBox *twinAxis_, *shape_, *reach_;
   QLabel *hands_, *twinWords_, *laid_;
   QWidget *markRows_, *roundRows_, *creaseRow_, *zoneRows_, *propRow_, *removeRow_;
+  Builder& builder_;
+  Hand& hand_;
+  Activity& activity_;
 };
 
 }  // namespace trellis

@@ -24,27 +24,28 @@ constexpr int thumbnailSize = 36;  // pixels
 std::uint64_t pictureKey(const Part& part) {
   Placement placement = part.placement;
   placement.position = Vec3::Zero();
-  return KeyBuilder().add(part.mesh->key).add(keyOfPlacement(placement)).key();
+  return KeyBuilder().add(part.mesh->key).add(placement).key();
 }
 
 }  // namespace
 
-PlaceSheet::PlaceSheet(Session& session, QWidget* parent) : Worksheet(tr("Place"), session, parent) {
+PlaceSheet::PlaceSheet(Document& document, Builder& builder, View& view, Hand& hand, QWidget* parent)
+    : Worksheet(tr("Place"), document, view, parent), builder_(builder), hand_(hand) {
   addPartsList();
   addMesh();
   addSection(tr("Which way up"));
   auto* line = new QHBoxLayout;
   auto* settle = addButton(line, "layDown", tr("Lay a face down"),
                            tr("Point at a face: a ghost shows how the part would rest on it. A click keeps that. L."),
-                           [this] { session_.setSettling(!session_.isSettling()); });
+                           [this] { hand_.setSettling(!hand_.isSettling()); });
   settle->setCheckable(true);
-  connect(&session, &Session::brushChanged, settle, [this, settle] { settle->setChecked(session_.isSettling()); });
+  connect(&hand, &Hand::brushChanged, settle, [this, settle] { settle->setChecked(hand_.isSettling()); });
   column_->addLayout(line);
-  column_->addWidget(new TurningStrip(session));
+  column_->addWidget(new TurningStrip(document, view));
   addFigures();
-  connect(&session, &Session::projectChanged, this, &PlaceSheet::refreshList);
-  connect(&session, &Session::selectionChanged, this, &PlaceSheet::refreshFigures);
-  connect(&session, &Session::shownChanged, this, &PlaceSheet::refreshFigures);
+  connect(&document, &Document::changed, this, &PlaceSheet::refreshList);
+  connect(&view, &View::selectionChanged, this, &PlaceSheet::refreshFigures);
+  connect(&builder, &Builder::shownChanged, this, &PlaceSheet::refreshFigures);
   refreshList();
 }
 
@@ -75,11 +76,11 @@ void PlaceSheet::addPartsList() {
   addButton(first, "copy", tr("Copy"), tr("A copy beside the part, with its marks and settings. Ctrl+C."),
             [this] { forSelected([](std::size_t p) { return CopyPart{p}; }); });
   addButton(first, "remove", tr("Remove"), tr("Takes the selected parts off the plate. Delete."), [this] {
-    std::vector<std::size_t> parts = session_.selection();
+    std::vector<std::size_t> parts = view_.selection();
     std::sort(parts.rbegin(), parts.rend());  // from the back, so that the numbers stay right
     std::vector<Operation> operations;
     for (const std::size_t p : parts) operations.push_back(RemovePart{p});
-    session_.performTogether(operations);
+    document_.performTogether(operations);
   });
   column_->addLayout(first);
   auto* second = new QHBoxLayout;
@@ -93,7 +94,7 @@ void PlaceSheet::addPartsList() {
   }
   addButton(second, "arrange", tr("Arrange all"),
             tr("Gives every part a place of its own, 5 mm from the others, its supports counted."),
-            [this] { session_.perform(ArrangeParts()); });
+            [this] { document_.perform(ArrangeParts()); });
   column_->addLayout(second);
   size_ = addQuiet("");
   connect(list_, &QListWidget::itemSelectionChanged, this, [this] {
@@ -103,7 +104,7 @@ void PlaceSheet::addPartsList() {
       if (list_->item(row)->isSelected() && row != list_->currentRow()) parts.push_back(static_cast<std::size_t>(row));
     if (list_->currentItem() && list_->currentItem()->isSelected())
       parts.push_back(static_cast<std::size_t>(list_->currentRow()));
-    session_.select(parts);
+    view_.select(parts);
   });
 }
 
@@ -111,7 +112,11 @@ void PlaceSheet::addMesh() {
   addSection(tr("Mesh"));
   soundness_ = addQuiet("");
   auto* line = new QHBoxLayout;
-  const auto mendBy = [this](MendBy way) { return [this, way] { session_.previewMending(way); }; };
+  const auto mendBy = [this](MendBy way) {
+    return [this, way] {
+      if (!view_.selection().empty()) document_.previewMending(view_.selection().back(), way);
+    };
+  };
   addButton(line, "mend", tr("Mend"),
             tr("Joins seams, turns facets, fills holes, drops specks and doubles. Every sound vertex stays. Shown "
                "first; kept when you say so."),
@@ -215,21 +220,21 @@ PlaceSheet::Triple PlaceSheet::addTriple(const QString& name, const QString& uni
 }
 
 const Part* PlaceSheet::part() const {
-  const int selected = session_.selectedPart();
-  const auto& parts = session_.project()->parts;
+  const int selected = view_.selectedPart();
+  const auto& parts = document_.project()->parts;
   return selected >= 0 && selected < static_cast<int>(parts.size()) ? parts[static_cast<std::size_t>(selected)].get()
                                                                     : nullptr;
 }
 
 void PlaceSheet::forSelected(const std::function<Operation(std::size_t)>& operation) {
   std::vector<Operation> operations;
-  for (const std::size_t p : session_.selection()) operations.push_back(operation(p));
-  session_.performTogether(operations);
+  for (const std::size_t p : view_.selection()) operations.push_back(operation(p));
+  document_.performTogether(operations);
 }
 
 void PlaceSheet::place(PlacePart change) {
-  change.part = session_.selection().back();
-  session_.perform(change);
+  change.part = view_.selection().back();
+  document_.perform(change);
 }
 
 void PlaceSheet::scaleTo(int axis, double factor) {
@@ -243,9 +248,9 @@ void PlaceSheet::scaleTo(int axis, double factor) {
 }
 
 QString PlaceSheet::healthWords(std::size_t part) const {
-  const Shown& shown = session_.shown();
-  if (session_.isStale() || !shown.build || part >= shown.build->parts.size()) return tr("looking it over…");
-  const MeshHealth& health = *shown.build->parts[part].health;
+  const Shown& shown = builder_.shown();
+  if (builder_.isStale() || !shown.build || part >= shown.build->parts.size()) return tr("looking it over…");
+  const MeshHealth& health = *shown.build->judged[part].health;
   if (health.sound()) return tr("The mesh is closed and sound.");
   QStringList words;
   for (const MeshDefect& defect : health.defects) words << QString::fromStdString(inWords(defect));
@@ -254,7 +259,7 @@ QString PlaceSheet::healthWords(std::size_t part) const {
 
 void PlaceSheet::refreshList() {
   refreshing_ = true;
-  const auto& parts = session_.project()->parts;
+  const auto& parts = document_.project()->parts;
   while (list_->count() > static_cast<int>(parts.size())) delete list_->takeItem(list_->count() - 1);
   pictured_.resize(parts.size());
   for (std::size_t p = 0; p < parts.size(); ++p) {
@@ -277,9 +282,9 @@ void PlaceSheet::refreshFigures() {
   {
     const QSignalBlocker quiet(list_);
     list_->clearSelection();
-    for (const std::size_t p : session_.selection())
+    for (const std::size_t p : view_.selection())
       if (QListWidgetItem* item = list_->item(static_cast<int>(p))) item->setSelected(true);
-    if (session_.selectedPart() >= 0) list_->setCurrentRow(session_.selectedPart(), QItemSelectionModel::NoUpdate);
+    if (view_.selectedPart() >= 0) list_->setCurrentRow(view_.selectedPart(), QItemSelectionModel::NoUpdate);
   }
   const Part* selected = part();
   for (QPushButton* button : partButtons_) button->setEnabled(selected != nullptr);
@@ -294,7 +299,7 @@ void PlaceSheet::refreshFigures() {
                                        : 0.01);
   }
   lift_->setValue(selected ? placedBounds(selected->placement, *selected->mesh).min().z() : 0);
-  const std::size_t count = session_.selection().size();
+  const std::size_t count = view_.selection().size();
   size_->setText(
       !selected
           ? tr("No part is on the plate yet.")
@@ -306,7 +311,7 @@ void PlaceSheet::refreshFigures() {
                     .arg(placed.y(), 0, 'f', 1)
                     .arg(placed.z(), 0, 'f', 1)
                     .arg(selected->mesh->facets.size()));
-  soundness_->setText(selected ? healthWords(session_.selection().back()) : QString());
+  soundness_->setText(selected ? healthWords(view_.selection().back()) : QString());
   refreshing_ = false;
 }
 

@@ -2,6 +2,7 @@
 // Place: the parts, how sound their meshes are, where and which way up each stands.
 #pragma once
 
+#include "app/window/hand.hpp"
 #include "app/worksheets/worksheet.hpp"
 
 #include <array>
@@ -17,7 +18,7 @@ namespace trellis {
 class PlaceSheet : public Worksheet {
   Q_OBJECT
  public:
-  explicit PlaceSheet(Session& session, QWidget* parent = nullptr);
+  PlaceSheet(Document& document, Builder& builder, View& view, Hand& hand, QWidget* parent = nullptr);
 
  Q_SIGNALS:
   void addAsked();
@@ -50,6 +51,8 @@ class PlaceSheet : public Worksheet {
   std::vector<QWidget*> figureBoxes_;
   std::vector<std::uint64_t> pictured_;  // what the list's pictures were made from
   bool refreshing_ = false;
+  Builder& builder_;
+  Hand& hand_;
 };
 
 }  // namespace trellis

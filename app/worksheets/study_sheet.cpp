@@ -16,9 +16,10 @@
 
 namespace trellis {
 
-StudySheet::StudySheet(Session& session, QWidget* parent) : Worksheet(tr("Study"), session, parent) {
+StudySheet::StudySheet(Document& document, Builder& builder, View& view, QWidget* parent)
+    : Worksheet(tr("Study"), document, view, parent), builder_(builder) {
   addSection(tr("Free lean"));
-  column_->addWidget(new LeanWedge(session));
+  column_->addWidget(new LeanWedge(document, view));
   addSettings({"support.free_lean", "support.bridge_limit", "support.source"});
   addSection(tr("What hangs"));
   area_ = addQuiet("");
@@ -26,8 +27,8 @@ StudySheet::StudySheet(Session& session, QWidget* parent) : Worksheet(tr("Study"
   addList();
   addChoices();
   addLocal();
-  connect(&session, &Session::shownChanged, this, &StudySheet::refresh);
-  connect(&session, &Session::sitesChanged, this, &StudySheet::refresh);
+  connect(&builder, &Builder::shownChanged, this, &StudySheet::refresh);
+  connect(&builder, &Builder::sitesChanged, this, &StudySheet::refresh);
   refresh();
 }
 
@@ -43,7 +44,7 @@ void StudySheet::addList() {
   line->addWidget(order);
   line->addWidget(filter, 1);
   column_->addLayout(line);
-  model_ = new SiteModel(session_, this);
+  model_ = new SiteModel(document_, builder_, this);
   proxy_ = new SiteProxy(this);
   proxy_->setSourceModel(model_);
   proxy_->setOrder(SiteOrder::height);
@@ -95,7 +96,7 @@ void StudySheet::addLocal() {
     std::vector<Operation> operations;
     for (const QModelIndex& index : selectedRows())
       operations.push_back(DecideSite{proxy_->rowAt(index).id.part, proxy_->rowAt(index).site->at, {}, settings});
-    session_.performTogether(operations);
+    document_.performTogether(operations);
   });
   column_->addWidget(editor);
   QLabel* suits = addQuiet("");
@@ -103,11 +104,11 @@ void StudySheet::addLocal() {
   const auto refreshLocal = [this, editor, suits] {
     suits->clear();
     const QModelIndexList selected = selectedRows();
-    const Shown& shown = session_.shown();
+    const Shown& shown = builder_.shown();
     const SiteId id = selected.isEmpty() ? SiteId{} : proxy_->rowAt(selected.front()).id;
     const bool known = !selected.isEmpty() && shown.build && id.part < shown.build->parts.size() &&
                        id.site < shown.build->parts[id.part].resolved->sites.size();
-    if (!known) return editor->show(nullptr, session_.settings());
+    if (!known) return editor->show(nullptr, document_.settings());
     const PartBuild& built = shown.build->parts[id.part];
     const StructureAdvice advice = adviseFor(built.sites->list[id.site], *built.placed);
     suits->setText(
@@ -120,7 +121,7 @@ void StudySheet::addLocal() {
                  settingsOf(*shown.project, id.part));
   };
   connect(list_->selectionModel(), &QItemSelectionModel::selectionChanged, this, refreshLocal);
-  connect(&session_, &Session::shownChanged, this, refreshLocal);
+  connect(&builder_, &Builder::shownChanged, this, refreshLocal);
   refreshLocal();
 }
 
@@ -134,7 +135,7 @@ void StudySheet::choose(const QModelIndexList& rows, Choice choice) {
   std::vector<Operation> operations;
   for (const QModelIndex& index : rows)
     operations.push_back(DecideSite{proxy_->rowAt(index).id.part, proxy_->rowAt(index).site->at, choice, {}});
-  session_.performTogether(operations);
+  document_.performTogether(operations);
 }
 
 QModelIndex StudySheet::indexOf(const SiteId& site) const {
@@ -162,13 +163,13 @@ void StudySheet::light() {
   if (pointed_) lit.push_back(*pointed_);
   std::sort(lit.begin(), lit.end());
   lit.erase(std::unique(lit.begin(), lit.end()), lit.end());
-  session_.lightSites(lit);
+  view_.lightSites(lit);
 }
 
 void StudySheet::refresh() {
   double hanging = 0, lowest = 1e9;
   std::size_t starts = 0, bridges = 0;
-  for (const auto& sites : session_.sites())
+  for (const auto& sites : builder_.sites())
     for (const Site& site : sites->list) {
       hanging += site.area;
       bridges += site.bridge;

@@ -12,7 +12,7 @@ namespace trellis {
 class StudySheet : public Worksheet {
   Q_OBJECT
  public:
-  explicit StudySheet(Session& session, QWidget* parent = nullptr);
+  StudySheet(Document& document, Builder& builder, View& view, QWidget* parent = nullptr);
   void pointTo(const std::optional<SiteId>& site);  // lights its row
   void pickSite(const SiteId& site);                // selects its row
 
@@ -31,6 +31,7 @@ class StudySheet : public Worksheet {
   QListView* list_;
   QLabel *area_, *starts_, *local_;
   std::optional<SiteId> pointed_;  // in the scene or in the list
+  Builder& builder_;
 };
 
 }  // namespace trellis

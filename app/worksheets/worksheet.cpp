@@ -9,7 +9,8 @@
 
 namespace trellis {
 
-Worksheet::Worksheet(const QString& title, Session& session, QWidget* parent) : QFrame(parent), session_(session) {
+Worksheet::Worksheet(const QString& title, Document& document, View& view, QWidget* parent)
+    : QFrame(parent), document_(document), view_(view) {
   setObjectName("worksheet");
   auto* outer = new QVBoxLayout(this);
   outer->setContentsMargins(0, 0, 0, 0);
@@ -47,7 +48,7 @@ QLabel* Worksheet::addQuiet(const QString& words) {
 }
 
 void Worksheet::addSettings(std::initializer_list<const char*> keys) {
-  for (const char* key : keys) column_->addWidget(new SettingEditor(session_, key));
+  for (const char* key : keys) column_->addWidget(new SettingEditor(document_, view_, key));
 }
 
 void Worksheet::addAdvice(std::vector<std::string> keys) {
@@ -56,13 +57,13 @@ void Worksheet::addAdvice(std::vector<std::string> keys) {
   const auto refresh = [this, label, keys = std::move(keys)] {
     QString words;
     for (const std::string& key : keys)
-      if (const auto advice = adviceOn(key, session_.settingsEdited()))
+      if (const auto advice = adviceOn(key, view_.settingsEdited()))
         words += (words.isEmpty() ? "△ " : "\n△ ") + QString::fromStdString(*advice);
     label->setText(words);
     label->setVisible(!words.isEmpty());
   };
-  connect(&session_, &Session::projectChanged, this, refresh);
-  connect(&session_, &Session::selectionChanged, this, refresh);
+  connect(&document_, &Document::changed, this, refresh);
+  connect(&view_, &View::selectionChanged, this, refresh);
   refresh();
 }
 

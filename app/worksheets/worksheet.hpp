@@ -2,7 +2,8 @@
 // What every worksheet looks like: a heading and a scrolling column.
 #pragma once
 
-#include "app/window/session.hpp"
+#include "app/window/document.hpp"
+#include "app/window/view.hpp"
 
 #include <QFrame>
 #include <QVBoxLayout>
@@ -14,7 +15,7 @@ namespace trellis {
 class Worksheet : public QFrame {
   Q_OBJECT
  public:
-  Worksheet(const QString& title, Session& session, QWidget* parent = nullptr);
+  Worksheet(const QString& title, Document& document, View& view, QWidget* parent = nullptr);
 
  protected:
   void addSection(const QString& title);
@@ -23,7 +24,8 @@ class Worksheet : public QFrame {
   // Under settings: what to expect of those that lie outside common practice; nothing when none does.
   void addAdvice(std::vector<std::string> keys);
 
-  Session& session_;
+  Document& document_;
+  View& view_;
   QVBoxLayout* column_;
 };
 

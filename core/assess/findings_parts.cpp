@@ -72,8 +72,9 @@ SettingValue finest(const Finder& f) { return std::max(0.1, 0.75 * f.project.set
 
 void soundness(Finder& f, std::size_t p) {
   const PartBuild& part = f.build.parts[p];
+  const MeshHealth& health = *f.build.judged[p].health;
   std::string defects;
-  for (const MeshDefect& defect : part.health->defects)
+  for (const MeshDefect& defect : health.defects)
     if (defect.kind != DefectKind::crossing)
       defects += (defects.empty() ? "" : ", ") + inWords(defect);  // slicing unites what crosses
   if (!defects.empty()) {
@@ -82,7 +83,7 @@ void soundness(Finder& f, std::size_t p) {
           fmt::format(
               "{} has a broken mesh: {}. It is cut as well as it can be; mend it in Place, or look at its layers.",
               f.name(p), defects),
-          toPlate * part.health->defects.front().at, p, {MendPart{p}});
+          toPlate * health.defects.front().at, p, {MendPart{p}});
   }
   for (const LostMarks& lost : f.project.parts[p]->lostMarks)
     f.add("marks-lost", Severity::warning,
@@ -194,7 +195,7 @@ void curling(Finder& f, std::size_t p) {
 }
 
 void standing(Finder& f, std::size_t p) {
-  const PartBuild& part = f.build.parts[p];
+  const PartJudgement& part = f.build.judged[p];
   const StabilityRules rules = stabilityRules(f.project.settings);
   const StandingLevel *shaky = part.stability->mostDeflected(), *loose = part.stability->leastHeld();
   if (standsWell(*part.stability, rules)) return;

@@ -165,13 +165,15 @@ void bareStarts(Finder& f, std::size_t p) {
 }
 
 // mm² of a site's demand that nothing is asked to carry.
-std::vector<double> bareOf(const PartBuild& part) {
+std::vector<double> bareOf(const Build& build, std::size_t p) {
+  const PartBuild& part = build.parts[p];
   std::vector<double> bare(part.sites->list.size(), 0);
   std::vector<Polygons> carried(part.plan.count());
-  for (const DemandSite& site : *part.demand)
-    for (std::size_t k = 0; k < site.layers.size(); ++k)
-      if (!site.isHold())
-        carried[site.lowest + k].insert(carried[site.lowest + k].end(), site.layers[k].begin(), site.layers[k].end());
+  for (const DemandSitePtr& site : build.demand)
+    for (std::size_t k = 0; k < site->layers.size(); ++k)
+      if (site->part == p && !site->isHold())
+        carried[site->lowest + k].insert(carried[site->lowest + k].end(), site->layers[k].begin(),
+                                         site->layers[k].end());
   for (std::size_t l = 0; l < part.sites->layers.size(); ++l)
     for (const Sites::Stretch& stretch : part.sites->layers[l])
       if (!part.sites->list[stretch.site].bridge)
@@ -185,7 +187,7 @@ void bareOverhangs(Finder& f, std::size_t p) {
   const Part& decided = *f.project.parts[p];
   const bool proposed = f.rules(p).on && f.rules(p).source == Source::overhangs;
   if (proposed && decided.marks->empty() && decided.zones.empty() && decided.sites.empty()) return;
-  const std::vector<double> bare = bareOf(part);
+  const std::vector<double> bare = bareOf(f.build, p);
   std::size_t places = 0, worst = 0;
   double total = 0;
   for (std::size_t s = 0; s < bare.size(); ++s) {
@@ -241,7 +243,7 @@ std::vector<Remedy> changed(const Finder& f, const RuleSet& rules, std::size_t n
 void release(Finder& f) {
   std::set<std::size_t> seen;
   for (std::size_t i = 0; i < f.build.columns.size(); ++i) {
-    const std::size_t number = f.build.columns[i]->rules;
+    const std::size_t number = f.build.demand[i]->rules;
     const DemandSite& site = *f.build.demand[i];
     if (f.build.columns[i]->slabs.empty() || site.isHold() || !seen.insert(number).second) continue;
     const RuleSet& rules = f.build.rules[number];
@@ -306,7 +308,7 @@ void fragilePieces(Finder& f, std::size_t p) {
   const DemandSite* first = nullptr;
   std::size_t count = 0;
   for (std::size_t i = 0; i < f.build.pieces.size(); ++i) {
-    const DemandSite* site = f.build.demand[f.build.support->pieces[i].sites.front()];
+    const DemandSite* site = f.build.demand[f.build.support->pieces[i].sites.front()].get();
     if (site->part != p || f.build.pieces[i].grade != Grade::fragile) continue;
     if (count++ == 0) first = site;
   }

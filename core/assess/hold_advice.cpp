@@ -23,11 +23,11 @@ struct Side {
 };
 
 // From the back of the plate round.
-std::vector<Side> sidesOf(const PartBuild& part) {
+std::vector<Side> sidesOf(const Standing& part) {
   std::vector<Side> sides;
   for (int k = 0; k < 8; ++k)
     sides.push_back({Vec2(std::sin(k * pi / 4), std::cos(k * pi / 4)), std::vector<double>(part.plan.count(), 0)});
-  const TriangleMesh& mesh = *part.placed;
+  const TriangleMesh& mesh = part.placed;
   const std::vector<LayerSpan>& spans = part.plan.spans;
   for (std::size_t f = 0; f < mesh.facets.size(); ++f) {
     const auto [a, b, c] = mesh.corners(f);
@@ -53,7 +53,7 @@ struct Bands {
 };
 
 // As many bands as asked, evenly up the height, each moved to where there is most wall near.
-Bands bandsOn(const PartBuild& part, const std::vector<double>& walls, int count) {
+Bands bandsOn(const Standing& part, const std::vector<double>& walls, int count) {
   Bands bands;
   const double height = part.plan.spans.back().top, pitch = height / (count + 1);
   for (int k = 1; k <= count; ++k) {
@@ -75,19 +75,19 @@ Bands bandsOn(const PartBuild& part, const std::vector<double>& walls, int count
   return bands;
 }
 
-Stability withBands(const PartBuild& part, std::vector<Polygons> holds, const std::vector<double>& walls,
-                    const Bands& bands, const StabilityRules& rules) {
-  holds.resize(part.sections->size());
+Stability withBands(const Standing& part, const std::vector<double>& walls, const Bands& bands,
+                    const StabilityRules& rules, const Progress& progress) {
+  std::vector<Polygons> holds = part.holds;
+  holds.resize(part.sections.size());
   for (std::size_t l = 0; l < holds.size(); ++l)
     for (const auto& [from, to] : bands.heights)
-      if (const double z = part.plan.spans[l].middle(); z > from && z < to && walls[l] > 0)
-        holds[l] = (*part.sections)[l];
-  return stabilityOf(part.plan, *part.sections, holds, rules, Progress());
+      if (const double z = part.plan.spans[l].middle(); z > from && z < to && walls[l] > 0) holds[l] = part.sections[l];
+  return stabilityOf(part.plan, part.sections, holds, rules, progress);
 }
 
 }  // namespace
 
-std::vector<Polygons> holdsOf(const Build& build, std::size_t part) {
+std::vector<Polygons> holdsOf(const Supports& build, std::size_t part) {
   std::vector<Polygons> holds;
   std::set<std::size_t> pieces;
   for (std::size_t i = 0; i < build.support->pieces.size(); ++i)
@@ -108,14 +108,11 @@ std::vector<Polygons> holdsOf(const Build& build, std::size_t part) {
   return holds;
 }
 
-HoldAdvice adviseHolds(const Project& project, const Build& build, std::size_t part) {
-  const PartBuild& built = build.parts[part];
+HoldAdvice adviseHolds(std::size_t part, const Standing& built, const StabilityRules& rules, const Progress& progress) {
   HoldAdvice advice;
-  const StandingLevel* worst = built.stability->mostDeflected();
-  if (!worst) return advice;
-  const StabilityRules rules = stabilityRules(project.settings);
-  const std::vector<Polygons> holds = holdsOf(build, part);
-  const double before = worst->deflection;
+  const Stability now = stabilityOf(built.plan, built.sections, built.holds, rules, progress);
+  if (now.levels.empty()) return advice;
+  const double before = now.mostDeflected()->deflection;
   advice.deflection = before;
   const std::vector<Side> sides = sidesOf(built);
   for (int count = 1; count <= mostHolds; ++count) {
@@ -131,7 +128,7 @@ HoldAdvice adviseHolds(const Project& project, const Build& build, std::size_t p
       sheltered = &side;
     }
     if (best.heights.empty()) continue;
-    const Stability after = withBands(built, holds, sheltered->walls, best, rules);
+    const Stability after = withBands(built, sheltered->walls, best, rules, progress);
     const double deflection = after.mostDeflected()->deflection;
     if (deflection >= advice.deflection) continue;
     advice.deflection = deflection;
@@ -139,7 +136,7 @@ HoldAdvice adviseHolds(const Project& project, const Build& build, std::size_t p
     for (const auto& [from, to] : best.heights) {
       const auto level = std::find_if(built.plan.spans.begin(), built.plan.spans.end(),
                                       [&, a = from, b = to](const LayerSpan& s) { return s.top >= (a + b) / 2; });
-      const Polygons& section = (*built.sections)[static_cast<std::size_t>(level - built.plan.spans.begin())];
+      const Polygons& section = built.sections[static_cast<std::size_t>(level - built.plan.spans.begin())];
       LayMark mark{part, Mark::enforce, BandStroke{from, to}};
       const Vec2 middle = figuresOf(section).centre;
       mark.rules.clip = {

@@ -8,7 +8,7 @@ namespace trellis {
 
 std::vector<Price> pricesOf(const Build& build) {
   std::map<Cause, Price> prices;
-  for (const DemandSite* site : build.demand)
+  for (const DemandSitePtr& site : build.demand)
     for (const Contact& contact : site->contacts) {
       prices[contact.cause].cause = contact.cause;
       prices[contact.cause].contact += contact.area;

@@ -28,8 +28,4 @@ std::vector<Operation> keepingOnly(const Build& build, const Vec3& at);
 std::vector<Operation> printingBody(const Build& build, const Project& project, std::size_t piece,
                                     const std::string& filament);
 
-// A list of operations performed in order. Where an entry points at support, what stands there is built first. The
-// error says which entry failed.
-ProjectPtr performedAll(const Project& project, const nlohmann::json& list, const Progress& progress);
-
 }  // namespace trellis

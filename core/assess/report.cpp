@@ -3,6 +3,8 @@
 
 #include "core/assess/structure_advice.hpp"
 
+#include <fmt/format.h>
+
 #include <array>
 #include <cmath>
 
@@ -41,9 +43,10 @@ Json levelJson(const StandingLevel& level) {
 // Of each part: where it gives way most, where the plate holds it least, and the layers where support holds it.
 Json stabilityJson(const Build& build) {
   Json parts = Json::array();
-  for (const PartBuild& part : build.parts) {
+  for (std::size_t p = 0; p < build.judged.size(); ++p) {
+    const PartJudgement& part = build.judged[p];
     if (part.stability->levels.empty()) continue;
-    Json json{{"part", parts.size()},
+    Json json{{"part", p},
               {"most_giving", levelJson(*part.stability->mostDeflected())},
               {"least_held", levelJson(*part.stability->leastHeld())},
               {"held_at", Json::array()}};
@@ -72,6 +75,7 @@ Json sitesOf(const Build& build, const Settings& settings) {
       const StructureAdvice advice = adviseFor(site, *part.placed);
       sites.push_back(
           {{"id", s},
+           {"key", fmt::format("{:016x}", site.id)},
            {"part", p},
            {"at", toJson(site.at)},
            {"area_mm2", tidy(site.area)},
@@ -143,13 +147,18 @@ Json reportOf(const Build& build, const Settings& settings) {
     report["tool_changes"] = build.tally.toolChanges;
     report["saved_s"] = tidy(build.savedSeconds);
   }
+  std::vector<bool> isTree(build.support->pieces.size(), false);
+  for (const SupportLayer& layer : build.support->layers)
+    for (const PieceRegion& region : layer.regions)
+      if (region.kind == RegionKind::branch) isTree[region.piece] = true;
   report["pieces"] = Json::array();
   for (std::size_t i = 0; i < build.support->pieces.size(); ++i) {
     const Piece& piece = build.support->pieces[i];
     const PieceFigures& figures = build.pieces[i];
     const Use& use = build.tally.pieces[i];
     report["pieces"].push_back({{"id", i},
-                                {"structure", "normal"},
+                                {"key", fmt::format("{:016x}", piece.id)},
+                                {"structure", isTree[i] ? "tree" : "normal"},
                                 {"volume_mm3", tidy(use.volume)},
                                 {"g", tidy(grams(use, settings))},
                                 {"cost", tidy(money(use, settings))},

@@ -53,6 +53,15 @@ ArchiveReader::ArchiveReader(std::string_view bytes, std::string name) : name_(s
     if (source) zip_source_free(source);
     throw Error(name_ + " is not a complete 3MF package. It was probably cut short; export or copy it again.");
   }
+  zip_uint64_t promised = 0;
+  for (zip_int64_t i = 0; i < zip_get_num_entries(handle(archive_), 0); ++i) {
+    zip_stat_t info;
+    if (zip_stat_index(handle(archive_), static_cast<zip_uint64_t>(i), 0, &info) == 0 && (info.valid & ZIP_STAT_SIZE))
+      promised = info.size > largest ? largest + 1 : promised + info.size;
+    if (promised <= largest) continue;
+    zip_discard(handle(archive_));
+    throw Error(name_ + " would unfold to more than 1 GB, which no project or mesh needs. Export it again.");
+  }
 }
 
 ArchiveReader::~ArchiveReader() { zip_discard(handle(archive_)); }

@@ -12,6 +12,12 @@ class Error : public std::runtime_error {
   using std::runtime_error::runtime_error;
 };
 
+// Outlines that cannot be combined. Who knows which layer they are of says so, see parallelLayers.
+class GeometryError : public Error {
+ public:
+  using Error::Error;
+};
+
 // Thrown by Progress::check() when a result is no longer wanted. Never shown.
 class Cancelled : public std::exception {
  public:

@@ -31,11 +31,12 @@ Error cannot(const char* verb, const std::filesystem::path& path, const char* re
 
 std::string readFile(const std::filesystem::path& path) {
   const char* remedy = "Check the name and that you may read it.";
-  Descriptor file{::open(path.c_str(), O_RDONLY | O_CLOEXEC)};
+  Descriptor file{::open(path.c_str(), O_RDONLY | O_CLOEXEC | O_NONBLOCK)};
   if (file.number < 0) throw cannot("opened", path, remedy);
   struct stat info {};
   if (::fstat(file.number, &info) != 0) throw cannot("opened", path, remedy);
   if (S_ISDIR(info.st_mode)) throw Error(path.string() + " is a folder. Choose a file inside it.");
+  if (!S_ISREG(info.st_mode)) throw Error(path.string() + " is not an ordinary file. Choose one that is.");
   std::string bytes(static_cast<std::size_t>(info.st_size), '\0');
   std::size_t have = 0;
   while (have < bytes.size()) {

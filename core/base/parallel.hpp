@@ -7,6 +7,7 @@
 #include <tbb/parallel_for.h>
 
 #include <cstddef>
+#include <string>
 
 namespace trellis {
 
@@ -18,6 +19,19 @@ void parallelFor(std::size_t count, const Progress& progress, const Body& body) 
   tbb::parallel_for(std::size_t{0}, count, [&](std::size_t i) {
     progress.check();
     body(i);
+  });
+}
+
+// The same for the layers of a plan, counted from 0: outlines that cannot be combined are an error that names the
+// layer.
+template <typename Body>
+void parallelLayers(std::size_t count, const Progress& progress, const Body& body) {
+  parallelFor(count, progress, [&](std::size_t i) {
+    try {
+      body(i);
+    } catch (const GeometryError& error) {
+      throw Error("Layer " + std::to_string(i + 1) + ": " + error.what());
+    }
   });
 }
 

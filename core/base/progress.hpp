@@ -5,6 +5,7 @@
 #include "core/base/error.hpp"
 
 #include <atomic>
+#include <chrono>
 #include <functional>
 #include <string_view>
 
@@ -15,17 +16,24 @@ namespace trellis {
 class Progress {
  public:
   // fraction is 0..1 over the whole run; stage is a short phrase such as "slicing".
+  using Clock = std::chrono::steady_clock;
   using Report = std::function<void(double fraction, std::string_view stage)>;
 
   Progress() = default;
   explicit Progress(Report report) : report_(std::move(report)) {}
 
   void cancel() { cancelled_ = true; }
-  bool cancelled() const { return cancelled_; }
+  // Cancels when so much time has passed, unless keep() is called before.
+  void cancelAfter(Clock::duration time) { until_ = (Clock::now() + time).time_since_epoch().count(); }
+  void keep() { until_ = never; }
+  bool cancelled() const {
+    const Clock::rep until = until_;
+    return cancelled_ || (until != never && Clock::now().time_since_epoch().count() >= until);
+  }
 
   // Throws Cancelled once cancel() has been called. Cheap enough for every layer of a loop.
   void check() const {
-    if (cancelled_) throw Cancelled();
+    if (cancelled()) throw Cancelled();
   }
 
   void report(double fraction, std::string_view stage) const {
@@ -35,7 +43,9 @@ class Progress {
 
  private:
   Report report_;
+  static constexpr Clock::rep never = 0;
   std::atomic<bool> cancelled_{false};
+  std::atomic<Clock::rep> until_{never};
 };
 
 }  // namespace trellis

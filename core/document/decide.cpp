@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/document/decide.hpp"
 
+#include "core/document/bounds.hpp"
+
 #include "core/mesh/nearest.hpp"
 #include "core/mesh/symmetry.hpp"
 
@@ -13,10 +15,7 @@ namespace trellis {
 
 namespace {
 
-constexpr double smallestZone = 0.1, largestZone = 4000;  // mm
-constexpr double narrowestProp = 0.8, widestProp = 20;    // mm
-constexpr double farthest = 4000;                         // mm from the plate's corner
-constexpr double pointing = 1;                            // mm a place may lie off the surface
+constexpr double pointing = 1;  // mm a place may lie off the surface
 
 template <typename T>
 T& itemAt(std::vector<T>& items, std::size_t index, const Part& part, const char* what) {
@@ -37,35 +36,23 @@ void checkLocal(const Overrides& settings) {
   }
 }
 
-void checkStroke(const Stroke& stroke) {
-  const auto round = [](const std::vector<Vec3>& path, double radius) {
-    if (path.empty()) throw Error("A stroke needs at least one point.");
-    if (std::any_of(path.begin(), path.end(),
-                    [](const Vec3& p) { return !p.allFinite() || p.cwiseAbs().maxCoeff() > farthest; }))
-      throw Error(fmt::format("A stroke can go at most {:g} mm from the plate's corner.", farthest));
-    if (!(radius >= 0.1 && radius <= 200))
-      throw Error(fmt::format("A brush radius cannot be {:g} mm. It can be 0.1 to 200 mm.", radius));
-  };
-  if (const auto* ball = std::get_if<BallStroke>(&stroke)) round(ball->path, ball->radius);
-  if (const auto* sight = std::get_if<SightStroke>(&stroke)) round(sight->path, sight->radius);
-}
-
 Canvas canvasOf(const Project& project, std::size_t index, const Part& part) {
   return {part.mesh, treeOf(part.mesh), transformOf(part.placement, *part.mesh),
           settingsOf(project, index).number("support.free_lean"), part.clean.get()};
 }
 
 Zone checked(Zone zone, const ZoneFigures& figures, const Affine& toPlate, const Part& part) {
-  const auto sized = [](double mm) { return mm >= smallestZone && mm <= largestZone; };
+  const auto sized = [](double mm) { return mm >= bounds::smallestZone && mm <= bounds::largestZone; };
   const bool fits = zone.shape == ZoneShape::slab
                         ? sized(figures.size.z())
                         : sized(figures.size.x()) && sized(figures.size.y()) && sized(figures.size.z());
   if (!fits)
-    throw Error(
-        fmt::format("A zone of {} can measure {:g} to {:g} mm along each axis.", part.name, smallestZone, largestZone));
-  if (!figures.centre.allFinite() || !figures.turn.allFinite() || figures.centre.cwiseAbs().maxCoeff() > farthest)
-    throw Error(
-        fmt::format("A zone needs turns in degrees and a place at most {:g} mm from the plate's corner.", farthest));
+    throw Error(fmt::format("A zone of {} can measure {:g} to {:g} mm along each axis.", part.name,
+                            bounds::smallestZone, bounds::largestZone));
+  if (!figures.centre.allFinite() || !figures.turn.allFinite() ||
+      figures.centre.cwiseAbs().maxCoeff() > bounds::decision)
+    throw Error(fmt::format("A zone needs turns in degrees and a place at most {:g} mm from the plate's corner.",
+                            bounds::decision));
   if (!(zone.lean >= 0 && zone.lean <= 89)) throw Error("A zone's lean can be 0 to 89°.");
   if (zone.shape == ZoneShape::mesh && !zone.solid) throw Error("A zone of any shape needs a mesh file.");
   checkLocal(zone.settings);
@@ -75,6 +62,7 @@ Zone checked(Zone zone, const ZoneFigures& figures, const Affine& toPlate, const
 
 // The nearest place of the part's surface, in its mesh's coordinates.
 Vec3 onSurface(const Part& part, const Vec3& at) {
+  checkPlace(at, "A decision");
   const Affine toMesh = transformOf(part.placement, *part.mesh).inverse();
   const auto near = nearestOn(*treeOf(part.mesh), toMesh * at, pointing * toMesh.linear().norm());
   if (!near)
@@ -84,9 +72,9 @@ Vec3 onSurface(const Part& part, const Vec3& at) {
 }
 
 void checkWidth(double width) {
-  if (!(width >= narrowestProp && width <= widestProp))
-    throw Error(
-        fmt::format("A prop cannot be {:g} mm wide. It can be {:g} to {:g} mm.", width, narrowestProp, widestProp));
+  if (!(width >= bounds::narrowestProp && width <= bounds::widestProp))
+    throw Error(fmt::format("A prop cannot be {:g} mm wide. It can be {:g} to {:g} mm.", width, bounds::narrowestProp,
+                            bounds::widestProp));
 }
 
 const char* nameOf(Mark mark) { return mark == Mark::enforce ? "enforce" : mark == Mark::block ? "block" : "clear"; }
@@ -104,7 +92,7 @@ bool isLocal(std::string_view key) {
 
 ProjectPtr applyTo(const Project& project, const LayMark& lay) {
   Part part = partAt(project, lay.part);
-  checkStroke(lay.stroke);
+  checkStroke(lay);
   Canvas canvas = canvasOf(project, lay.part, part);
   if (std::holds_alternative<SightStroke>(lay.stroke))
     for (const PartPtr& other : project.parts)
@@ -151,6 +139,7 @@ ProjectPtr applyTo(const Project& project, const ClearDecisions& clear) {
 
 ProjectPtr applyTo(const Project& project, const KeepFaceClean& keep) {
   Part part = partAt(project, keep.part);
+  checkStroke({keep.part, Mark::block, keep.face});
   Canvas canvas = canvasOf(project, keep.part, part);
   canvas.clean = nullptr;
   if (faceAt(canvas, keep.face).empty()) onSurface(part, keep.face.at);
@@ -188,6 +177,7 @@ ProjectPtr applyTo(const Project& project, const CopyZone& copy) {
   else
     figures.centre.x() += figures.size.x();
   zone.toMesh = zoneTransform(figures, zone.shape, toPlate);
+  zone.id = {};  // a copy has a name of its own
   part.zones.push_back(std::move(zone));
   return withPart(project, copy.part, std::move(part));
 }
@@ -203,7 +193,7 @@ ProjectPtr applyTo(const Project& project, const AddProp& add) {
   Part part = partAt(project, add.part);
   checkWidth(add.width);
   checkLocal(add.settings);
-  part.props.push_back({onSurface(part, add.at), add.width, add.settings});
+  part.props.push_back({onSurface(part, add.at), add.width, add.settings, {}});
   return withPart(project, add.part, std::move(part));
 }
 

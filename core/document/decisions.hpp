@@ -3,6 +3,7 @@
 // coordinates and so follows the part wherever it goes.
 #pragma once
 
+#include "core/base/ids.hpp"
 #include "core/base/progress.hpp"
 #include "core/geometry/polygons.hpp"
 #include "core/marks/marks.hpp"
@@ -21,6 +22,7 @@ struct Zone {
   MeshPtr solid = {};                  // of shape mesh: scaled into the unit cube
   double lean = 30;                    // degrees; enforce asks for support under what leans more
   Overrides settings = {};             // of the support it causes
+  ZoneId id = {};
 };
 
 // The solid of a zone in unit coordinates.
@@ -47,6 +49,7 @@ struct Prop {
   Vec3 at = Vec3::Zero();  // on the surface
   double width = 3;        // mm on the plate, 0.8–20
   Overrides settings = {};
+  PropId id = {};
 };
 
 enum class Choice { proposed, enforce, block };

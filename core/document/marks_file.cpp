@@ -9,6 +9,7 @@ namespace {
 
 constexpr std::uint32_t magic = 0x314d5254;        // "TRM1"
 constexpr std::uint64_t largestTree = 1ULL << 26;  // nodes; a brush makes far fewer
+constexpr std::uint64_t mostNodes = 1ULL << 28;    // of all trees, each counted as often as it stands for a facet
 
 // Seven bits a byte, lowest first; the high bit says that more follow.
 void putVarint(ByteWriter& out, std::uint64_t value) {
@@ -64,11 +65,13 @@ MarksPtr unpackMarks(std::string_view bytes, std::size_t facetCount, const std::
   ByteReader in(bytes, what);
   if (in.get<std::uint32_t>() != magic) in.fail();
   std::vector<std::pair<std::uint32_t, MarkTree>> trees;
-  std::uint64_t next = 0;
+  std::uint64_t next = 0, all = 0;
   for (std::uint64_t left = getVarint(in); left > 0; --left) {
     const std::uint64_t skip = getVarint(in), count = getVarint(in), nodes = getVarint(in);
     if (skip > facetCount || count > facetCount || next + skip + count > facetCount || count == 0) in.fail();
     if (nodes == 0 || nodes > largestTree || nodes / 4 > bytes.size()) in.fail();
+    all += count * nodes;
+    if (all > mostNodes) in.fail();
     MarkTree tree(nodes, '\0');
     for (std::size_t i = 0; i < nodes; i += 4) {
       const auto packed = in.get<std::uint8_t>();

@@ -2,6 +2,7 @@
 #include "core/document/operations.hpp"
 
 #include "core/document/arrange.hpp"
+#include "core/document/bounds.hpp"
 #include "core/document/decide.hpp"
 #include "core/document/settle.hpp"
 #include "core/settings/presets.hpp"
@@ -29,19 +30,13 @@ ProjectPtr applyTo(const Project& project, const RemovePart& remove) {
   return result;
 }
 
-void checkPlacement(const Part& part) {
-  const Placement& placement = part.placement;
-  const bool sized = (placement.scale.array().abs() >= 1e-3).all() && (placement.scale.array().abs() <= 1e3).all();
-  if (!sized) throw Error(part.name + " can be scaled to between 0.1 % and 100000 % of its size.");
-  if (!placement.position.allFinite() || placement.position.cwiseAbs().maxCoeff() > 10'000)
-    throw Error(part.name + " can be moved at most 10 m from the plate's corner.");
-  if (!placement.turn.allFinite()) throw Error(part.name + " has to be turned by a number of degrees.");
-}
-
 ProjectPtr applyTo(const Project& project, const CopyPart& copy) {
   Part part = partAt(project, copy.part);
   const Box3 box = placedBounds(part.placement, *part.mesh);
   part.placement.position += Vec3(box.sizes().x() + ArrangeParts().gap, 0, 0);
+  part.id = {};  // a copy has names of its own
+  for (Zone& zone : part.zones) zone.id = {};
+  for (Prop& prop : part.props) prop.id = {};
   auto result = std::make_shared<Project>(project);
   result->parts.push_back(std::make_shared<const Part>(std::move(part)));
   return result;
@@ -104,10 +99,10 @@ ProjectPtr applyTo(const Project& project, const PlacePart& place) {
   if (place.scale) placement.scale = *place.scale;
   if (place.size) placement.scale = scaleFor(part, *place.size);
   if (place.position) placement.position = *place.position;
-  checkPlacement(part);
+  checkPlacement(part.placement, part.name);
   const std::optional<double> lift = place.drop ? std::optional(0.0) : place.lift;
   if (lift) {
-    if (!(std::abs(*lift) <= 10'000)) throw Error(part.name + " has to be lifted by a number of mm.");
+    if (!(std::abs(*lift) <= bounds::place)) throw Error(part.name + " has to be lifted by a number of mm.");
     placement = droppedTo(placement, *part.mesh, *lift);
     placement.rests = *lift == 0;
   } else if (place.position) {
@@ -120,6 +115,7 @@ ProjectPtr applyTo(const Project& project, const PlacePart& place) {
 
 ProjectPtr applyTo(const Project& project, const LayFaceDown& lay) {
   Part part = partAt(project, lay.part);
+  checkPlace(lay.at, "A face");
   const auto down = placedOnFaceAt(part.placement, part.mesh, lay.at);
   if (!down)
     throw Error(fmt::format("{} has no surface near {:.1f}, {:.1f}, {:.1f}. Point at a face of it.", part.name,
@@ -188,7 +184,8 @@ void accept(std::vector<Accepted>& all, const AcceptFinding& what, const Affine&
 }
 
 ProjectPtr applyTo(const Project& project, const AcceptFinding& what) {
-  if (!what.at.allFinite()) throw Error("A finding is accepted at a place in mm.");
+  checkPlace(what.at, "A finding");
+  checkText(what.note, "A note");
   if (what.part < 0) {
     auto result = std::make_shared<Project>(project);
     accept(result->accepted, what, Affine::Identity());
@@ -260,7 +257,9 @@ Part withMesh(const Part& part, const MeshPtr& mesh, const Progress& progress) {
 }
 
 ProjectPtr performed(const Project& project, const Operation& operation) {
-  return std::visit([&](const auto& what) { return applyTo(project, what); }, operation);
+  const ProjectPtr result = std::visit([&](const auto& what) { return applyTo(project, what); }, operation);
+  checkBounds(*result);
+  return std::make_shared<const Project>(withIds(*result));
 }
 
 }  // namespace trellis

@@ -154,8 +154,9 @@ ProjectPtr performed(const Project& project, const Operation& operation);
 Part withMesh(const Part& part, const MeshPtr& mesh, const Progress& progress);
 
 // From the command line's JSON, see docs/formats/operations.md. Throws Error naming what is wrong.
-// settings say how large the plate is that parts are added to.
-Operation operationFrom(const nlohmann::json& json, const Settings& settings = {});
+// project is what it will be performed on: parts, zones and props may be named by their numbers in it, their ids, and
+// parts by their names.
+Operation operationFrom(const nlohmann::json& json, const Project& project = {});
 // Whether a site, zone or prop may have a setting of its own: structure, branches, gaps, interface, body, graded layers
 // and filaments.
 bool isLocal(std::string_view key);

@@ -245,12 +245,51 @@ Operation setFrom(const Json& json) {
   return ChangeSetting{key, settingFrom(key, member(json, "value")), onePart(json)};
 }
 
+// Where a thing stands in a list, by its id.
+template <typename Item>
+std::optional<std::size_t> numberOf(const std::vector<Item>& items, const std::string& id) {
+  for (std::size_t i = 0; i < items.size(); ++i)
+    if (textOf(items[i].id) == id) return i;
+  return std::nullopt;
+}
+
+std::size_t partCalled(const Project& project, const std::string& name) {
+  std::vector<std::size_t> called;
+  for (std::size_t p = 0; p < project.parts.size(); ++p) {
+    if (textOf(project.parts[p]->id) == name) return p;
+    if (project.parts[p]->name == name) called.push_back(p);
+  }
+  if (called.empty()) throw Error(fmt::format("There is no part called {}.", name));
+  if (called.size() > 1)
+    throw Error(fmt::format("{} parts are called {}. Name one by its number from 0 or by its id, such as {}.",
+                            called.size(), name, textOf(project.parts[called.front()]->id)));
+  return called.front();
+}
+
+// The operation with numbers instead of ids and names.
+Json withNumbers(Json json, const Project& project) {
+  if (json.contains("part") && json["part"].is_string()) json["part"] = partCalled(project, json["part"]);
+  const std::size_t p =
+      json.contains("part") && json["part"].is_number_unsigned() ? json["part"].get<std::size_t>() : 0;
+  for (const char* key : {"zone", "prop"}) {
+    if (!json.contains(key) || !json[key].is_string()) continue;
+    const std::string id = json[key];
+    if (p >= project.parts.size()) throw Error(fmt::format("There is no part {} that could have a {}.", p, key));
+    const Part& part = *project.parts[p];
+    const auto number = std::string_view(key) == "zone" ? numberOf(part.zones, id) : numberOf(part.props, id);
+    if (!number) throw Error(fmt::format("{} has no {} {}.", part.name, key, id));
+    json[key] = *number;
+  }
+  return json;
+}
+
 }  // namespace
 
-Operation operationFrom(const Json& json, const Settings& settings) {
-  if (!json.is_object()) throw Error("An operation has to be a JSON object.");
+Operation operationFrom(const Json& asked, const Project& project) {
+  if (!asked.is_object()) throw Error("An operation has to be a JSON object.");
+  const Json json = withNumbers(asked, project);
   const std::string what = textIn(json, "do");
-  if (what == "add") return addFrom(json, settings);
+  if (what == "add") return addFrom(json, project.settings);
   if (what == "remove_part") return RemovePart{partIn(json)};
   if (what == "copy") return CopyPart{partIn(json)};
   if (what == "preset") return ApplyPreset{presetNamed(textIn(json, "name")).name, onePart(json)};

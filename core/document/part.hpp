@@ -19,6 +19,7 @@ struct Part {
   std::vector<SiteDecision> sites = {};
   Overrides settings = {};  // where this part differs from the plate
   std::vector<Accepted> accepted = {};
+  PartId id = {};
   std::vector<LostMarks> lostMarks = {};  // what the last replacement of its mesh could not keep
 };
 

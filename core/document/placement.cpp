@@ -1,8 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/document/placement.hpp"
 
-#include "core/base/key.hpp"
-
 #include <algorithm>
 #include <cmath>
 
@@ -28,12 +26,6 @@ Eigen::Matrix3d turnAbout(int axis, double degrees) {
 }
 
 }  // namespace
-
-std::uint64_t keyOfPlacement(const Placement& placement) {
-  KeyBuilder key;
-  for (const Vec3& v : {placement.position, placement.turn, placement.scale}) key.add(v.x()).add(v.y()).add(v.z());
-  return key.key();
-}
 
 Eigen::Matrix3d turnOf(const Vec3& degrees) {
   return turnAbout(2, degrees.z()) * turnAbout(1, degrees.y()) * turnAbout(0, degrees.x());

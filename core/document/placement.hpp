@@ -17,9 +17,6 @@ struct Placement {
   bool operator==(const Placement&) const = default;
 };
 
-// Of all figures of a placement.
-std::uint64_t keyOfPlacement(const Placement& placement);
-
 // From mesh coordinates to plate coordinates.
 Affine transformOf(const Placement& placement, const TriangleMesh& mesh);
 

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/document/project.hpp"
 
+#include <set>
+
 namespace trellis {
 
 Settings settingsOf(const Project& project, std::size_t part) {
@@ -29,6 +31,40 @@ std::vector<PartPtr> partsFrom(const std::vector<NamedMesh>& meshes, const Setti
     parts.push_back(std::make_shared<const Part>(std::move(part)));
   }
   return parts;
+}
+
+std::string textOf(PartId id) { return "p" + std::to_string(id.number); }
+std::string textOf(ZoneId id) { return "z" + std::to_string(id.number); }
+std::string textOf(PropId id) { return "q" + std::to_string(id.number); }
+
+namespace {
+
+// Gives an id where there is none or a second one of the same.
+template <typename Kind>
+bool name(Id<Kind>& id, std::set<std::uint64_t>& taken, std::uint64_t& next) {
+  if (id && taken.insert(id.number).second) return false;
+  id.number = next++;
+  taken.insert(id.number);
+  return true;
+}
+
+}  // namespace
+
+Project withIds(Project project) {
+  for (const PartPtr& part : project.parts) {
+    project.nextId = std::max(project.nextId, part->id.number + 1);
+    for (const Zone& zone : part->zones) project.nextId = std::max(project.nextId, zone.id.number + 1);
+    for (const Prop& prop : part->props) project.nextId = std::max(project.nextId, prop.id.number + 1);
+  }
+  std::set<std::uint64_t> taken;
+  for (PartPtr& part : project.parts) {
+    Part named = *part;
+    bool changed = name(named.id, taken, project.nextId);
+    for (Zone& zone : named.zones) changed = name(zone.id, taken, project.nextId) || changed;
+    for (Prop& prop : named.props) changed = name(prop.id, taken, project.nextId) || changed;
+    if (changed) part = std::make_shared<const Part>(std::move(named));
+  }
+  return project;
 }
 
 }  // namespace trellis

@@ -13,12 +13,22 @@ struct Project {
   std::vector<PartPtr> parts;
   Settings settings;
   std::vector<Accepted> accepted = {};  // findings about the whole plate
+  std::uint64_t nextId = 1;             // the number of the next part, zone or prop
 };
 
 // The settings in force for one part: the plate's, with the part's own on top.
 Settings settingsOf(const Project& project, std::size_t part);
 
 using ProjectPtr = std::shared_ptr<const Project>;
+
+// The project with a name of its own for every part, zone and prop: whatever has none, or one that came before it in
+// the list, is given the next.
+Project withIds(Project project);
+
+// As files and operations write an id: "p3", "z4", "q5".
+std::string textOf(PartId id);
+std::string textOf(ZoneId id);
+std::string textOf(PropId id);
 
 // All parts where they stand, as one mesh.
 MeshPtr placedTogether(const Project& project);

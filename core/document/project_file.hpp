@@ -7,9 +7,6 @@
 
 namespace trellis {
 
-inline constexpr int projectFormat =
-    4;  // 3 had no accepted findings; 2 had marks only; 1 had no settings of single parts and no parts that float
-
 struct OpenedProject {
   ProjectPtr project;
   bool isProject = true;          // and not meshes as the parts of a new one

@@ -2,6 +2,7 @@
 // Every outline is moved edge by edge. Where the moved outlines keep clear of each other they are the result; else it
 // is what they wind around at least once. The winding is Clipper's; its own offset makes a small loop at every concave
 // corner, which costs five to ten times more on the smooth outlines of organic parts.
+#include "core/geometry/clipper_door.hpp"
 #include "core/geometry/moved_outline.hpp"
 
 #include <algorithm>
@@ -66,10 +67,9 @@ Polygons grow(const Polygons& outlines, double distance) {
   const OutlineMover mover(distance);
   const Polygons a = withoutClosing(outlines, distance);
   if (const auto moved = movedClear(a, mover)) return simplified(*moved, slack);
-  ClipperLib::Clipper clipper;
-  for (const Polygon& outline : a) clipper.AddPath(mover.withLoops(outline), ClipperLib::ptSubject, true);
-  Polygons result;
-  clipper.Execute(ClipperLib::ctUnion, result, ClipperLib::pftPositive, ClipperLib::pftPositive);
+  Polygons loops;
+  for (const Polygon& outline : a) loops.push_back(mover.withLoops(outline));
+  Polygons result = clipped({ClipperLib::ctUnion, loops, {}, true, ClipperLib::pftPositive});
   dropTurnedOut(result, a, distance);
   return simplified(result, slack);
 }
@@ -83,7 +83,8 @@ Polygons around(const Polygons& lines, double distance) {
   ClipperLib::ClipperOffset offset(2.0, arcTolerance * unitsPerMm);
   offset.AddPaths(lines, ClipperLib::jtRound, ClipperLib::etOpenRound);
   Polygons result;
-  offset.Execute(result, distance * unitsPerMm);
+  offset.Execute(result, distance * unitsPerMm);  // does not say when it fails
+  if (result.empty()) throw GeometryError("A strip along lines cannot be drawn. Change the layer height a little.");
   return simplified(result, slack);
 }
 

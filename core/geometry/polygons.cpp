@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/geometry/polygons.hpp"
 
+#include "core/geometry/clipper_door.hpp"
+
 #include <algorithm>
 #include <cmath>
 #include <limits>
@@ -81,21 +83,11 @@ Bounds wholeBounds(const Polygons& a) {
   return bounds;
 }
 
-Polygons combine(ClipType how, const Polygons& a, const Polygons& b) {
-  Clipper clipper;
-  clipper.AddPaths(a, ptSubject, true);
-  if (!b.empty()) clipper.AddPaths(b, ptClip, true);
-  Polygons result;
-  clipper.Execute(how, result, pftNonZero, pftNonZero);
-  return result;
-}
+Polygons combine(ClipType how, const Polygons& a, const Polygons& b) { return clipped({how, a, b, true, pftNonZero}); }
 
 Polygons openLines(ClipType how, const Polygons& lines, const Polygons& region) {
-  Clipper clipper;
-  clipper.AddPaths(lines, ptSubject, false);
-  clipper.AddPaths(region, ptClip, true);
   PolyTree tree;
-  clipper.Execute(how, tree, pftNonZero, pftNonZero);
+  clipInto(tree, {how, lines, region, false, pftNonZero});
   Polygons result;
   OpenPathsFromPolyTree(tree, result);
   return result;
@@ -249,11 +241,9 @@ Polygons simplified(const Polygons& a, double tolerance) {
 std::vector<Polygons> components(const Polygons& a) {
   if (a.empty()) return {};
   if (a.size() == 1) return {a};
-  Clipper clipper;
-  clipper.AddPaths(a, ptSubject, true);
-  PolyTree tree;
-  clipper.Execute(ctUnion, tree, pftNonZero, pftNonZero);
   std::vector<Polygons> result;
+  PolyTree tree;
+  clipInto(tree, {ctUnion, a, {}, true, pftNonZero});
   collectComponents(tree, result);
   return result;
 }

@@ -38,6 +38,20 @@ MeshPtr meshOf(const std::vector<Leaf>& leaves) {
   return meshFromCorners(corners);
 }
 
+// The tree of the same facet turned inside out: its halves come in the other order. node is where it begins, and
+// afterwards where what follows it begins.
+MarkTree turnedOver(std::string_view tree, std::size_t& node) {
+  const char first = tree[node++];
+  if (first != markSplit) return MarkTree(1, first);
+  const MarkTree one = turnedOver(tree, node), two = turnedOver(tree, node);
+  return markSplit + two + one;
+}
+
+// Of the same corners in another order: whether they run the other way round.
+bool isTurned(const Corners& a, const Corners& b) {
+  return (a[1] - a[0]).cross(a[2] - a[0]).dot((b[1] - b[0]).cross(b[2] - b[0])) < 0;
+}
+
 bool sameCorners(Corners a, Corners b) {
   const auto before = [](const Vec3& p, const Vec3& q) {
     return std::lexicographical_compare(p.data(), p.data() + 3, q.data(), q.data() + 3);
@@ -57,8 +71,13 @@ class Carrier {
     const Vec3 middle = middleOf(corners);
     if (!isNearMarks(corners, middle)) return {};
     const auto same = nearestOn(*from_, middle, unchanged);
-    // A tree depends on the corners and not on which comes first, so it holds for the same corners anywhere.
-    if (same && sameCorners(corners, from_->mesh().corners(same->facet))) return MarkTree(marks_.tree(same->facet));
+    // A tree depends on the corners and the way they run round, not on which comes first.
+    if (same && sameCorners(corners, from_->mesh().corners(same->facet))) {
+      const std::string_view tree = marks_.tree(same->facet);
+      std::size_t root = 0;
+      return tree.empty() || !isTurned(corners, from_->mesh().corners(same->facet)) ? MarkTree(tree)
+                                                                                    : turnedOver(tree, root);
+    }
     return refined(corners);
   }
 

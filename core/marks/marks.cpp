@@ -82,6 +82,14 @@ bool Marks::empty() const {
   return std::all_of(pages_.begin(), pages_.end(), [](const auto& page) { return !page || page->trees.empty(); });
 }
 
+std::size_t Marks::bytesBeside(const Marks& other) const {
+  std::size_t sum = pages_.size() * sizeof(pages_[0]);
+  for (std::size_t i = 0; i < pages_.size(); ++i)
+    if (pages_[i] && (i >= other.pages_.size() || pages_[i] != other.pages_[i]))
+      for (const auto& [facet, tree] : pages_[i]->trees) sum += sizeof(facet) + sizeof(tree) + tree.size();
+  return sum;
+}
+
 std::uint64_t Marks::key() const {
   KeyBuilder key;
   for (std::size_t i = 0; i < pages_.size(); ++i)

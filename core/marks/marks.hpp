@@ -37,6 +37,8 @@ class Marks {
   std::string_view tree(std::uint32_t facet) const;  // empty: unmarked
   bool empty() const;
   std::uint64_t key() const;
+  // Of pages that other does not share.
+  std::size_t bytesBeside(const Marks& other) const;
 
   // Facets that carry any mark, ascending, each with its tree.
   void forEachTree(const std::function<void(std::uint32_t, std::string_view)>& visit) const;

@@ -44,7 +44,7 @@ void cutWall(const Corners& leaf, const Vec3& normal, const std::vector<double>&
 
 void unitePlanes(std::vector<Shadow>& shadows, std::vector<Polygons>& planes, const Progress& progress) {
   for (Shadow& shadow : shadows) planes[shadow.plane].push_back(std::move(shadow.outline));
-  parallelFor(planes.size(), progress, [&](std::size_t i) {
+  parallelLayers(planes.size(), progress, [&](std::size_t i) {
     if (!planes[i].empty()) planes[i] = grow(unite(planes[i]), sliver);
   });
 }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/mesh/ray.hpp"
 
+#include "core/base/error.hpp"
 #include "core/base/shared_by_key.hpp"
 
 #include <embree3/rtcore.h>
@@ -19,24 +20,54 @@ bool collect(RTCPointQueryFunctionArguments* arguments) {
   return false;  // the radius stays as it is
 }
 
+// What the filter has to know of one ray.
+struct HitContext {
+  RTCIntersectContext embree;
+  float nearest = std::numeric_limits<float>::infinity();
+  std::uint32_t facet = RTC_INVALID_GEOMETRY_ID;
+};
+
+// Of facets that a ray meets at one distance, as where it runs into an edge, the one with the lowest index counts.
+// Which of them the tree comes to first depends on how its threads happened to build it.
+void preferLowest(const RTCFilterFunctionNArguments* arguments) {
+  auto& context = *reinterpret_cast<HitContext*>(arguments->context);
+  const float distance = RTCRayN_tfar(arguments->ray, arguments->N, 0);
+  const std::uint32_t facet = RTCHitN_primID(arguments->hit, arguments->N, 0);
+  if (distance == context.nearest && facet > context.facet) {
+    arguments->valid[0] = 0;
+    return;
+  }
+  context.nearest = distance;
+  context.facet = facet;
+}
+
+Error noTree() { return Error("There is not enough memory to get a mesh's surface ready. Use one with fewer facets."); }
+
 }  // namespace
 
 MeshTree::MeshTree(MeshPtr mesh) : mesh_(std::move(mesh)) {
   RTCDevice device = rtcNewDevice(nullptr);
+  if (!device) throw noTree();
   RTCScene scene = rtcNewScene(device);
   rtcSetSceneFlags(scene, RTC_SCENE_FLAG_ROBUST);
   RTCGeometry geometry = rtcNewGeometry(device, RTC_GEOMETRY_TYPE_TRIANGLE);
   void* vertices = rtcSetNewGeometryBuffer(geometry, RTC_BUFFER_TYPE_VERTEX, 0, RTC_FORMAT_FLOAT3, sizeof(Vec3f),
                                            mesh_->vertices.size());
+  if (vertices == nullptr) throw noTree();
   std::copy(mesh_->vertices.begin(), mesh_->vertices.end(), static_cast<Vec3f*>(vertices));
   rtcSetSharedGeometryBuffer(geometry, RTC_BUFFER_TYPE_INDEX, 0, RTC_FORMAT_UINT3, mesh_->facets.data(), 0,
                              sizeof(Facet), mesh_->facets.size());
+  rtcSetGeometryIntersectFilterFunction(geometry, preferLowest);
   rtcCommitGeometry(geometry);
   rtcAttachGeometry(scene, geometry);
   rtcReleaseGeometry(geometry);
   rtcCommitScene(scene);
   device_ = device;
   scene_ = scene;
+  if (rtcGetDeviceError(device) == RTC_ERROR_NONE) return;
+  rtcReleaseScene(scene);
+  rtcReleaseDevice(device);
+  throw noTree();
 }
 
 MeshTree::~MeshTree() {
@@ -55,9 +86,9 @@ std::optional<RayHit> MeshTree::firstHit(const Vec3& origin, const Vec3& directi
   query.ray.tfar = std::numeric_limits<float>::infinity();
   query.ray.mask = ~0u;
   query.hit.geomID = RTC_INVALID_GEOMETRY_ID;
-  RTCIntersectContext context;
-  rtcInitIntersectContext(&context);
-  rtcIntersect1(sceneOf(scene_), &context, &query);
+  HitContext context;
+  rtcInitIntersectContext(&context.embree);
+  rtcIntersect1(sceneOf(scene_), &context.embree, &query);
   if (query.hit.geomID == RTC_INVALID_GEOMETRY_ID) return std::nullopt;
   const double distance = query.ray.tfar;
   return RayHit{query.hit.primID, distance, origin + distance * direction};
@@ -73,6 +104,12 @@ std::vector<std::uint32_t> MeshTree::facetsNear(const Vec3& centre, double radiu
   RTCPointQueryContext context;
   rtcInitPointQueryContext(&context);
   rtcPointQuery(sceneOf(scene_), &query, &context, collect, &found);
+  // The tree also gives what shares a leaf with what was asked for.
+  std::erase_if(found, [&](std::uint32_t facet) {
+    Box3 box;
+    for (const Vec3& corner : mesh_->corners(facet)) box.extend(corner);
+    return box.exteriorDistance(centre) > radius;
+  });
   std::sort(found.begin(), found.end());
   return found;
 }

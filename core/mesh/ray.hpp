@@ -26,11 +26,10 @@ class MeshTree {
 
   const TriangleMesh& mesh() const { return *mesh_; }
 
-  // The first facet along the ray, from either side.
+  // The first facet along the ray, from either side; of several at one distance the one with the lowest index.
   std::optional<RayHit> firstHit(const Vec3& origin, const Vec3& direction) const;
 
-  // Facets whose bounding box comes within radius of the centre, and perhaps a few of their neighbours in
-  // the tree, in ascending order.
+  // Facets whose bounding box comes within radius of the centre, in ascending order.
   std::vector<std::uint32_t> facetsNear(const Vec3& centre, double radius) const;
 
  private:

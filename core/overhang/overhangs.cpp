@@ -9,13 +9,13 @@ namespace trellis {
 
 namespace {
 
-constexpr double speck = 1e-4;  // mm²; less than this is rounding, not surface
+constexpr double speck = 1e-4;     // mm²; less than this is rounding, not surface
+constexpr double touching = 0.02;  // mm; what is no farther apart meets, an edge that both share included
 
 Polygons floatingPieces(const Polygons& section, const Polygons& below) {
   Polygons floating;
   for (const Polygons& piece : components(section))
-    if (below.empty() || (!contains(below, piece.front().front()) && area(intersect(piece, below)) == 0))
-      floating.insert(floating.end(), piece.begin(), piece.end());
+    if (below.empty() || !meet(piece, below, touching)) floating.insert(floating.end(), piece.begin(), piece.end());
   return floating;
 }
 
@@ -33,7 +33,7 @@ Overhangs findOverhangs(const LayerPlan& plan, const std::vector<Polygons>& sect
   result.layerDifference.resize(plan.count());
   result.demand.resize(plan.count());
   result.floating.resize(plan.count());
-  parallelFor(plan.count(), progress, [&](std::size_t i) {
+  parallelLayers(plan.count(), progress, [&](std::size_t i) {
     if (i == 0 || sections[i].empty()) return;
     const double reach = (plan.spans[i].middle() - plan.spans[i - 1].middle()) * slope;
     result.layerDifference[i] = withoutSpecks(subtract(sections[i], sections[i - 1]), speck);

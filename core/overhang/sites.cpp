@@ -261,7 +261,13 @@ class SiteFinder {
 Sites findSites(const TriangleMesh& placed, const Surface& surface, const LayerPlan& plan,
                 const std::vector<Polygons>& sections, const Overhangs& overhangs, const SiteRules& rules,
                 const Progress& progress) {
-  return SiteFinder(placed, surface, plan, sections, overhangs, rules, progress).find();
+  Sites sites = SiteFinder(placed, surface, plan, sections, overhangs, rules, progress).find();
+  for (Site& site : sites.list) {
+    const Vec3 start =
+        site.facets.empty() ? Vec3((surface.toMesh * site.at * 100).array().round()) : Vec3(Vec3::Zero());
+    site.id = keyOf(site.facets, start);
+  }
+  return sites;
 }
 
 }  // namespace trellis

@@ -2,6 +2,7 @@
 // Sites: the connected overhanging regions of a placed part.
 #pragma once
 
+#include "core/base/key.hpp"
 #include "core/mesh/neighbours.hpp"
 #include "core/mesh/ray.hpp"
 #include "core/overhang/overhangs.hpp"
@@ -22,6 +23,7 @@ struct Site {
   std::vector<std::size_t> starts;  // into Overhangs::starts
   Polygons shadow;                  // in plan
   Vec3 at = Vec3::Zero();           // a place on it
+  Key id = 0;                       // of the facets or the start it is made of: the same as long as those are
 };
 
 struct Sites {

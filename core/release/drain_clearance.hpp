@@ -19,6 +19,7 @@ class DrainClearance {
   double widthAt(const Vec3& place) const;
 
   double cell() const { return cell_; }  // mm
+  std::size_t bytes() const { return ways_.size() * sizeof(int); }
 
  private:
   std::size_t at(int x, int y, int z) const {

@@ -1,12 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/release/judge.hpp"
 
-#include "core/base/key.hpp"
 #include "core/base/parallel.hpp"
-#include "core/toolpath/support_paths.hpp"
 
 #include <algorithm>
-#include <set>
 
 namespace trellis {
 
@@ -43,14 +40,19 @@ RegionKind contactKind(const Settings& settings) {
 
 class Judge {
  public:
-  Judge(const Build& build, const Progress& progress)
+  Judge(const Supports& build, const Progress& progress)
       : build_(build), support_(*build.support), progress_(progress), figures_(support_.pieces.size()) {}
 
-  std::vector<PieceFigures> judge(const std::vector<Solid>& parts,
-                                  const std::function<const DrainClearance&()>& drainClearances, WayOutBook& book) {
+  std::vector<PieceFigures> judge(const std::vector<WayOut>& ways, const std::vector<BodyFilament>& bodies) {
     sections();
-    findWays(parts, drainClearances, book);
-    for (std::size_t p = 0; p < figures_.size(); ++p) grade(p);
+    for (std::size_t p = 0; p < figures_.size(); ++p) {
+      figures_[p].extraction = ways[p].extraction;
+      figures_[p].drainClearance = ways[p].drainClearance;
+      figures_[p].bodyTool = bodies[p].tool;
+      figures_[p].chosen = bodies[p].chosen;
+      figures_[p].wouldDissolve = bodies[p].wouldDissolve;
+      grade(p);
+    }
     return std::move(figures_);
   }
 
@@ -86,7 +88,7 @@ class Judge {
       for (const auto& [piece, bond] : layer.bond) figures_[piece].bond += bond;
     }
     for (std::size_t p = 0; p < figures_.size(); ++p) {
-      const Settings& settings = build_.rules[build_.columns[support_.pieces[p].sites.front()]->rules].settings;
+      const Settings& settings = build_.rules[build_.demand[support_.pieces[p].sites.front()]->rules].settings;
       figures_[p].bond += support_.pieces[p].contactAbove * fullnessOf(contactKind(settings), settings) *
                           bondShare(settings.number("support.gap.above"), layerHeight());
     }
@@ -115,56 +117,8 @@ class Judge {
     return sum;
   }
 
-  std::uint64_t keyOf(std::size_t piece) const {
-    KeyBuilder key;
-    for (const SupportLayer& layer : support_.layers)
-      for (const PieceRegion& region : layer.regions)
-        if (region.piece == piece) key.add(layer.bottom).add(layer.top).add(region.key);
-    for (const PartBuild& part : build_.parts) key.add(part.placed->key);  // any of them may narrow the drainClearance
-    return key.key();
-  }
-
-  std::set<std::size_t> partsOf(std::size_t piece) const {
-    std::set<std::size_t> parts;
-    for (const std::size_t site : support_.pieces[piece].sites) parts.insert(build_.demand[site]->part);
-    return parts;
-  }
-
-  void findWays(const std::vector<Solid>& parts, const std::function<const DrainClearance&()>& drainClearances,
-                WayOutBook& book) {
-    std::vector<WayOut> ways(figures_.size());
-    std::vector<std::uint64_t> keys(figures_.size());
-    std::vector<std::vector<Vec3>> held(figures_.size());  // samples of what was found not to be free
-    parallelFor(figures_.size(), progress_, [&](std::size_t p) {
-      keys[p] = keyOf(p);
-      if (const auto known = book.find(keys[p]); known != book.end()) {
-        ways[p] = known->second;
-        return;
-      }
-      std::vector<Solid> solids;
-      for (const std::size_t part : partsOf(p)) solids.push_back(parts[part]);
-      std::vector<Vec3> samples = samplesOf(support_, p);
-      ways[p].extraction = extractionPathOf(samples, solids);
-      if (!ways[p].extraction.free) held[p] = std::move(samples);
-    });
-    book.clear();
-    for (std::size_t p = 0; p < figures_.size(); ++p) {
-      for (const Vec3& sample : held[p])
-        ways[p].drainClearance = std::max(ways[p].drainClearance, drainClearances().widthAt(sample));
-      book[keys[p]] = ways[p];
-      figures_[p].extraction = ways[p].extraction;
-      figures_[p].drainClearance = ways[p].drainClearance;
-    }
-  }
-
   void grade(std::size_t p) {
     PieceFigures& piece = figures_[p];
-    std::vector<const Settings*> settings;
-    for (const std::size_t site : support_.pieces[p].sites)
-      settings.push_back(&build_.rules[build_.columns[site]->rules].settings);
-    piece.bodyTool = bodyToolOf(settings, piece.extraction.free, piece.chosen);
-    const Settings& first = *settings.front();
-    piece.wouldDissolve = first.yes("filament2.soluble") && first.text("support.filament.interface") == "second";
     if (!piece.extraction.free)
       piece.grade = piece.bodyTool == 1 && piece.wouldDissolve && piece.drainClearance >= waterPasses ? Grade::washesOut
                                                                                                       : Grade::trapped;
@@ -195,7 +149,7 @@ class Judge {
     return false;
   }
 
-  const Build& build_;
+  const Supports& build_;
   const SupportLayers& support_;
   const Progress& progress_;
   std::vector<PieceFigures> figures_;
@@ -203,11 +157,23 @@ class Judge {
 
 }  // namespace
 
-std::vector<PieceFigures> judgePieces(const Build& build, const std::vector<Solid>& parts,
-                                      const std::function<const DrainClearance&()>& drainClearances, WayOutBook& book,
-                                      const Progress& progress) {
-  if (build.support->pieces.empty()) return {};
-  return Judge(build, progress).judge(parts, drainClearances, book);
+std::vector<BodyFilament> bodyFilaments(const Supports& supports, const std::vector<WayOut>& ways) {
+  std::vector<BodyFilament> bodies(ways.size());
+  for (std::size_t p = 0; p < ways.size(); ++p) {
+    std::vector<const Settings*> settings;
+    for (const std::size_t site : supports.support->pieces[p].sites)
+      settings.push_back(&supports.rules[supports.demand[site]->rules].settings);
+    bodies[p].tool = bodyToolOf(settings, ways[p].extraction.free, bodies[p].chosen);
+    const Settings& first = *settings.front();
+    bodies[p].wouldDissolve = first.yes("filament2.soluble") && first.text("support.filament.interface") == "second";
+  }
+  return bodies;
+}
+
+std::vector<PieceFigures> judgePieces(const Supports& supports, const std::vector<WayOut>& ways,
+                                      const std::vector<BodyFilament>& bodies, const Progress& progress) {
+  if (supports.support->pieces.empty()) return {};
+  return Judge(supports, progress).judge(ways, bodies);
 }
 
 }  // namespace trellis

@@ -1,11 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Judges every piece of a build.
+// Judges every piece of support.
 #pragma once
 
-#include "core/assess/build.hpp"
 #include "core/release/drain_clearance.hpp"
-
-#include <unordered_map>
+#include "core/release/piece_figures.hpp"
+#include "core/support/supports.hpp"
 
 namespace trellis {
 
@@ -14,12 +13,16 @@ struct WayOut {
   double drainClearance = 0;  // as of PieceFigures
 };
 
-// Ways out that were found, by the keys of pieces and parts; what is no longer asked for is forgotten.
-using WayOutBook = std::unordered_map<std::uint64_t, WayOut>;
+// Which filament prints a piece's body. Chosen before any line is laid.
+struct BodyFilament {
+  int tool = 0;                // 0 the first, 1 the second
+  bool chosen = false;         // it was set by hand, not found
+  bool wouldDissolve = false;  // its interface dissolves, and its body would too if it could not be pulled out
+};
+std::vector<BodyFilament> bodyFilaments(const Supports& supports, const std::vector<WayOut>& ways);
 
-// parts are the build's own; drainClearances is asked only when some piece has no straight way out.
-std::vector<PieceFigures> judgePieces(const Build& build, const std::vector<Solid>& parts,
-                                      const std::function<const DrainClearance&()>& drainClearances, WayOutBook& book,
-                                      const Progress& progress);
+// All three as the support's pieces.
+std::vector<PieceFigures> judgePieces(const Supports& supports, const std::vector<WayOut>& ways,
+                                      const std::vector<BodyFilament>& bodies, const Progress& progress);
 
 }  // namespace trellis

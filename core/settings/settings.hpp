@@ -3,6 +3,8 @@
 // and manual all read this table.
 #pragma once
 
+#include "core/base/key.hpp"
+
 #include <nlohmann/json.hpp>
 
 #include <map>
@@ -68,6 +70,7 @@ class Settings {
   Settings with(const Overrides& overrides) const;
 
   bool operator==(const Settings&) const = default;
+  Key key() const { return keyOf(values_); }  // of what differs from the defaults
 
  private:
   Overrides values_;  // what differs from the defaults

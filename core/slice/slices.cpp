@@ -136,7 +136,7 @@ Slices sliceWith(const TriangleMesh& mesh, const std::vector<double>& heights, c
   slices.sections.resize(heights.size());
   std::vector<std::vector<OpenEnd>> open(heights.size());
   tbb::enumerable_thread_specific<Workspace> workspaces;
-  parallelFor(heights.size(), progress, [&](std::size_t i) {
+  parallelLayers(heights.size(), progress, [&](std::size_t i) {
     const std::size_t first = crossings.first[i];
     Polygons outlines = chainSection(mesh, topology, crossings.facets.data() + first, crossings.first[i + 1] - first,
                                      heights[i], workspaces.local(), open[i]);

@@ -16,6 +16,9 @@ struct SliceGap {
   double length = 0;       // mm
 };
 
+// Sections keep this near to the mesh, mm, from there on.
+inline constexpr double outlineTolerance = 0.004;
+
 struct Slices {
   std::vector<Polygons> sections;  // one per height asked for, nested, as dense as the mesh
   std::vector<SliceGap> gaps;      // lowest first

@@ -11,8 +11,7 @@ namespace trellis {
 
 namespace {
 
-constexpr double eps = 1e-7;  // mm
-constexpr double rise = Reachability::rise;
+constexpr double eps = 1e-7;         // mm
 constexpr double turn = 0.24;        // of tangent per level: thirteen degrees near vertical
 constexpr double touch = 0.7;        // mm at which two branches may become one
 constexpr double arrival = 0.7;      // of a turn: how fast each may still drift where two meet
@@ -73,14 +72,14 @@ class Grower {
     grove_.nodes[top].tip = number;
     const std::uint32_t from = addBelow(top, at, neck, neckRadius(rules_) + (neck - tip.neck.z()) * widening, 0);
     if (neck < rules_.floor + eps) return void(grove_.nodes[from].tip = number);
-    const int first = static_cast<int>(std::floor((neck - rules_.floor) / rise - 0.3));
+    const int first = static_cast<int>(std::floor((neck - rules_.floor) / ways_.rise() - 0.3));
     for (int level = std::min(first, ways_.levels() - 1); level > 0 && level > first - reached; --level) {
       const double drop = neck - ways_.heightOf(level);
-      const auto start = ways_.nearestWay(level, at, std::max(0.0, drop - 0.3) * ways_.reach() / rise);
+      const auto start = ways_.nearestWay(level, at, std::max(0.0, drop - 0.3) * ways_.reach() / ways_.rise());
       if (!start) continue;
       const std::uint32_t node =
           addBelow(from, *start, ways_.heightOf(level), neckRadius(rules_), ways_.room(level, *start));
-      return starts[level].push_back({node, *start, (*start - at) * std::min(rise / drop, 1.0)});
+      return starts[level].push_back({node, *start, (*start - at) * std::min(ways_.rise() / drop, 1.0)});
     }
     fall(from, at);
   }
@@ -275,7 +274,7 @@ class Grower {
     for (const std::uint32_t child : above_[k]) slope += slopeOf(child) / static_cast<double>(above_[k].size());
     const double down = node.at.z() - grove_.nodes[node.below].at.z();
     node.at.head<2>() -= (slope - slopeOf(k)) * down / 4;
-    const int level = static_cast<int>(std::lround((node.at.z() - rules_.floor) / rise));
+    const int level = static_cast<int>(std::lround((node.at.z() - rules_.floor) / ways_.rise()));
     node.room = ways_.room(level, node.at.head<2>());
     if (node.room >= neckRadius(rules_) && bendingAround(k) < bending - 1e-4) return true;
     node = before;

@@ -23,8 +23,7 @@ class ColumnBuilder {
     Descent descent = tree ? descendBranches(site_, *tree, obstacles_, noLanding, rules_, clearance_, progress)
                            : descendColumn(site_, obstacles_, noLanding, rules_, clearance_, heights(), progress);
     steps_ = std::move(descent.steps);
-    column_ = {site_.rules,
-               {},
+    column_ = {{},
                {},
                descent.wanted,
                descent.noRoom,

@@ -27,7 +27,6 @@ inline constexpr std::array<Polygons ColumnSlab::*, 6> areasOfKind{&ColumnSlab::
                                                                    &ColumnSlab::lower,  &ColumnSlab::interface};
 
 struct Column {
-  std::size_t rules = 0;            // of its site, into Build::rules
   std::vector<ColumnSlab> slabs;    // highest first
   std::vector<double> contactTops;  // heights, mm, at which a slab ends under the part
   double wanted = 0;                // mm² of demand in plan

@@ -117,7 +117,7 @@ class Divider {
   void takeOut(const Cause& cause, const std::vector<Polygons>& region, std::size_t rules,
                const Polygons& minimumFootprint) {
     std::vector<Polygons> taken(rest_.size());
-    parallelFor(rest_.size(), progress_, [&](std::size_t i) {
+    parallelLayers(rest_.size(), progress_, [&](std::size_t i) {
       if (region[i].empty() || rest_[i].empty()) return;
       taken[i] = withoutSpecks(intersect(rest_[i], region[i]), smallest);
       if (!taken[i].empty()) rest_[i] = withoutSpecks(subtract(rest_[i], region[i]), smallest);
@@ -199,7 +199,7 @@ class Divider {
 
 std::vector<Polygons> findDemand(const Asked& asked, const Progress& progress) {
   std::vector<Polygons> demand(asked.overhangs.layerDifference.size());
-  parallelFor(demand.size(), progress, [&](std::size_t i) {
+  parallelLayers(demand.size(), progress, [&](std::size_t i) {
     demand[i] = withoutSpecks(takenAway(wantedOf(asked, i), asked.clean.blocked[i]), smallest);
   });
   return demand;
@@ -207,7 +207,7 @@ std::vector<Polygons> findDemand(const Asked& asked, const Progress& progress) {
 
 std::vector<Polygons> keptFree(const Asked& asked, const Progress& progress) {
   std::vector<Polygons> kept(asked.overhangs.layerDifference.size());
-  parallelFor(kept.size(), progress, [&](std::size_t i) {
+  parallelLayers(kept.size(), progress, [&](std::size_t i) {
     if (!asked.clean.blocked[i].empty())
       kept[i] = withoutSpecks(intersect(wantedOf(asked, i), asked.clean.blocked[i]), smallest);
   });
@@ -217,7 +217,7 @@ std::vector<Polygons> keptFree(const Asked& asked, const Progress& progress) {
 std::vector<DemandSite> connectDemand(std::size_t part, const std::vector<Polygons>& demand, const Overhangs& overhangs,
                                       const Progress& progress) {
   std::vector<std::vector<Polygons>> pieces(demand.size());
-  parallelFor(demand.size(), progress, [&](std::size_t i) { pieces[i] = components(demand[i]); });
+  parallelLayers(demand.size(), progress, [&](std::size_t i) { pieces[i] = components(demand[i]); });
   std::vector<std::size_t> first(demand.size() + 1, 0);
   for (std::size_t i = 0; i < demand.size(); ++i) first[i + 1] = first[i] + pieces[i].size();
 

@@ -16,7 +16,7 @@ using Layers = std::vector<Polygons>;
 Layers together(const LayerPlan& plan, const std::vector<PartObstacles>& parts,
                 const Layers& (*which)(const PartObstacles&), const Progress& progress) {
   Layers all(plan.count());
-  parallelFor(plan.count(), progress, [&](std::size_t i) {
+  parallelLayers(plan.count(), progress, [&](std::size_t i) {
     for (const PartObstacles& part : parts)
       if (i < which(part).size()) all[i] = unite(all[i], which(part)[i]);
   });
@@ -45,19 +45,19 @@ Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>&
   for (const PartObstacles& part : parts) result.gapsBeside.push_back(part.gapBeside);
   result.keepOut.resize(plan.count());
   const double slope = std::tan(toRadians(90 - standingSlope));
-  parallelFor(plan.count(), progress, [&](std::size_t i) {
+  parallelLayers(plan.count(), progress, [&](std::size_t i) {
     const Polygons& section = result.sections[i];
     result.exposedTop[i] =
         i + 1 < plan.count() ? withoutSpecks(subtract(section, result.sections[i + 1]), smallest) : section;
   });
-  parallelFor(plan.count(), progress, [&](std::size_t i) {
+  parallelLayers(plan.count(), progress, [&](std::size_t i) {
     const bool isTop = i + 1 == plan.count();
     const double step = isTop ? 0 : plan.spans[i + 1].middle() - plan.spans[i].middle();
     result.landable[i] =
         isTop ? result.exposedTop[i]
               : standingRoom(result.exposedTop[i], result.sections[i], result.sections[i + 1], step * slope);
   });
-  parallelFor(plan.count(), progress, [&](std::size_t i) {
+  parallelLayers(plan.count(), progress, [&](std::size_t i) {
     Polygons exempt = hanging[i];
     if (i > 0) exempt.insert(exempt.end(), result.landable[i - 1].begin(), result.landable[i - 1].end());
     const Polygons freed = exempt.empty() ? Polygons{} : grow(unite(exempt), 0.01);

@@ -74,12 +74,19 @@ struct Reachability::Raster {
 
 Reachability::Reachability(const Obstacles& obstacles, const std::vector<Polygons>& noLanding,
                            const SupportRules& rules, double leastRadius, const Box2& within, const Progress& progress)
-    : floor_(rules.floor), reach_(steepness * std::tan(toRadians(rules.branchLean)) * rise) {
+    : floor_(rules.floor) {
   const double height = (obstacles.plan.spans.empty() ? 0 : obstacles.plan.spans.back().top) - floor_;
-  levels_ = static_cast<int>(std::floor(height / rise)) + 1;
-  cell_ = std::clamp(reach_ / 2 * 0.999, finest, coarsest);
-  const double cells = within.sizes().prod() / (cell_ * cell_) * levels_;
-  if (cells > static_cast<double>(mostCells)) cell_ *= std::sqrt(cells / static_cast<double>(mostCells));
+  const double slope = steepness * std::tan(toRadians(rules.branchLean));  // mm sideways per mm of height
+  cell_ = std::clamp(slope / 2 * 0.999, finest, coarsest);
+  for (;;) {
+    // A level is as high as a branch needs to get two cells on, or it could only go straight down.
+    rise_ = std::max(1.0, 2.002 * cell_ / slope);
+    levels_ = static_cast<int>(std::floor(height / rise_)) + 1;
+    const double cells = within.sizes().prod() / (cell_ * cell_) * levels_;
+    if (cells <= static_cast<double>(mostCells)) break;
+    cell_ *= std::max(1.01, std::cbrt(cells / static_cast<double>(mostCells)));
+  }
+  reach_ = slope * rise_;
   const auto corner = [&](double v) {
     return (std::floor(v / cell_) - 0.5) * cell_;
   };  // cells lie around the places of a lattice
@@ -90,7 +97,7 @@ Reachability::Reachability(const Obstacles& obstacles, const std::vector<Polygon
   for (int dy = -most; dy <= most; ++dy)
     for (int dx = -most; dx <= most; ++dx)
       if (const Vec2 by = Vec2(dx, dy) * cell_; by.norm() <= reach_)
-        moves_.push_back({dx, dy, by, static_cast<int>(std::lround((std::hypot(rise, by.norm()) - rise) * 100))});
+        moves_.push_back({dx, dy, by, static_cast<int>(std::lround((std::hypot(rise_, by.norm()) - rise_) * 100))});
   std::stable_sort(moves_.begin(), moves_.end(), [](const Move& a, const Move& b) { return a.cost < b.cost; });
   findRoom(obstacles, rules, progress);
   if (rules.footing == Footing::any) findLandings(obstacles, noLanding, rules, progress);
@@ -102,7 +109,7 @@ void Reachability::findRoom(const Obstacles& obstacles, const SupportRules& rule
   const double most = 255 * roomUnit;
   parallelFor(static_cast<std::size_t>(levels_), progress, [&](std::size_t level) {
     Raster raster{*this};
-    const double bottom = heightOf(static_cast<int>(level)) - rise, top = bottom + 2 * rise;
+    const double bottom = heightOf(static_cast<int>(level)) - rise_, top = bottom + 2 * rise_;
     const auto [from, to] = layersWithin(obstacles.plan, bottom - rules.gapBelow, top + rules.gapAbove);
     const auto [low, high] = layersWithin(obstacles.plan, bottom, top);
     for (std::size_t l = from; l < to; ++l) {
@@ -137,7 +144,7 @@ void Reachability::findLandings(const Obstacles& obstacles, const std::vector<Po
   parallelFor(static_cast<std::size_t>(levels_), progress, [&](std::size_t level) {
     Raster raster{*this};
     const double top = heightOf(static_cast<int>(level)) - rules.gapBelow;
-    const auto [from, to] = layersWithin(obstacles.plan, top - deep * rise, top);
+    const auto [from, to] = layersWithin(obstacles.plan, top - deep * rise_, top);
     for (std::size_t l = from; l < to; ++l) {
       const Polygons& standing = obstacles.landable[l];
       raster.add(l + 1 < noLanding.size() && !noLanding[l + 1].empty() && !standing.empty()

@@ -8,15 +8,14 @@
 
 namespace trellis {
 
-// A field over a lattice of levels, one millimetre apart, and cells. It is filled from the floor upward: a place leads
-// down if it keeps the gaps, and either stands on the floor, or on a part's up-facing surface, or leads to some place
-// of the level below within the lean. Backward reachability in configuration space, as in robotics: T. Lozano-Pérez,
-// "Spatial planning: a configuration space approach" (1983); distances by A. Meijster, J. Roerdink, W. Hesselink, "A
-// general algorithm for computing distance transforms in linear time" (2000). Weak in passages less than about a
-// millimetre wider than a branch and its gaps: the lattice overlooks them.
+// A field over a lattice of levels, a millimetre or more apart, and cells. It is filled from the floor upward: a place
+// leads down if it keeps the gaps, and either stands on the floor, or on a part's up-facing surface, or leads to some
+// place of the level below within the lean. Backward reachability in configuration space, as in robotics: T.
+// Lozano-Pérez, "Spatial planning: a configuration space approach" (1983); distances by A. Meijster, J. Roerdink, W.
+// Hesselink, "A general algorithm for computing distance transforms in linear time" (2000). Weak in passages less than
+// about a millimetre wider than a branch and its gaps: the lattice overlooks them.
 class Reachability {
  public:
-  static constexpr double rise = 1;          // mm from level to level
   static constexpr double steepness = 0.92;  // of the lean's tangent that ways are planned with: the rest is for radii
                                              // that change, and where branches meet
 
@@ -26,7 +25,10 @@ class Reachability {
                double leastRadius, const Box2& within, const Progress& progress);
 
   int levels() const { return levels_; }
-  double heightOf(int level) const { return floor_ + level * rise; }
+  double heightOf(int level) const { return floor_ + level * rise_; }
+  // mm from level to level: 1, or more where a branch could else not get from one cell to the next.
+  double rise() const { return rise_; }
+  std::size_t bytes() const { return room_.size() + ledge_.size() + cost_.size() * sizeof(Cost); }
   // How far, mm, a branch moves sideways from one level to the next at most.
   double reach() const { return reach_; }
 
@@ -71,7 +73,7 @@ class Reachability {
   void findWays(double leastRadius, const Progress& progress);
   Cost costOf(int level, int c, int r, Cost least) const;
 
-  double floor_, reach_, cell_;
+  double floor_, rise_ = 1, reach_ = 0, cell_ = 0;
   Vec2 origin_;
   int width_ = 0, height_ = 0, levels_ = 0;
   std::vector<Move> moves_;

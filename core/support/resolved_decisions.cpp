@@ -34,7 +34,7 @@ ResolvedZone claimOf(const Zone& zone, const Affine& toPlate, const LayerPlan& p
   ResolvedZone one{zone.as, zoneSections(zone, toPlate, undersides(plan), progress),
                    std::vector<Polygons>(plan.count()), 0};
   if (zone.as == ZoneAs::enforce)
-    parallelFor(plan.count(), progress, [&](std::size_t i) {
+    parallelLayers(plan.count(), progress, [&](std::size_t i) {
       one.demand[i] = hangingIn(one.within[i], i, zone.lean, plan, sections, overhangs);
     });
   return one;

@@ -2,8 +2,8 @@
 #include "core/support/support_layers.hpp"
 
 #include "core/base/disjoint_sets.hpp"
+#include "core/base/key.hpp"
 #include "core/base/parallel.hpp"
-#include "core/geometry/polygon_key.hpp"
 
 #include <algorithm>
 #include <functional>
@@ -203,7 +203,15 @@ bool carries(const Region& region, double top, const Columns& columns) {
 
 }  // namespace
 
-SupportLayers assembleSupport(const Columns& columns, const Progress& progress) {
+Key keyOfLayer(const SupportLayer& layer) {
+  KeyBuilder key;
+  key.add(layer.bottom).add(layer.top);
+  for (const PieceRegion& region : layer.regions) key.add(region.piece).add(region.key);
+  for (const TieGroup& ties : layer.ties) key.add(ties.piece).add(ties.lines);
+  return key.key();
+}
+
+SupportLayers assembleSupport(const Columns& columns, const std::vector<std::size_t>& rules, const Progress& progress) {
   std::vector<Extent> extents(columns.size());
   std::vector<std::vector<ColumnSlab>> slabs(columns.size());
   parallelFor(columns.size(), progress, [&](std::size_t i) { extents[i] = extentOf(*columns[i]); });
@@ -216,7 +224,7 @@ SupportLayers assembleSupport(const Columns& columns, const Progress& progress) 
       draft.bottom = slab.bottom;
       draft.top = slab.top;
       draft.slabs.emplace_back(i, &slab);
-      draft.byRules[columns[i]->rules].push_back(&slab);
+      draft.byRules[rules[i]].push_back(&slab);
     }
   std::vector<Draft> drafts;
   for (auto& [height, draft] : byHeight) drafts.push_back(std::move(draft));
@@ -235,25 +243,24 @@ SupportLayers assembleSupport(const Columns& columns, const Progress& progress) 
       const auto [entry, fresh] = numbers.try_emplace(sets.find(first[l] + r), result.pieces.size());
       if (fresh) result.pieces.push_back({drafts[l].bottom, drafts[l].top, {}, 0});
       account(result.pieces[entry->second], region, drafts[l], carries(region, drafts[l].top, columns));
-      const std::uint64_t regionKey =
-          KeyBuilder().add(region.kind).add(region.rules).add(keyOf(region.area)).add(keyOf(region.beside)).key();
+      const Key regionKey = keyOf(region.kind, region.area, region.beside);
       for (const auto& [site, slab] : drafts[l].slabs)
         if (!slab->ties.empty() && std::find(region.sites.begin(), region.sites.end(), site) != region.sites.end() &&
             contains(region.area, slab->ties.front().back()))
-          layer.ties.push_back({entry->second, columns[site]->rules, slab->ties});
+          layer.ties.push_back({entry->second, rules[site], slab->ties});
       layer.regions.push_back(
           {entry->second, region.kind, region.rules, std::move(region.area), regionKey, std::move(region.beside)});
     }
     if (layer.regions.empty()) continue;
     std::stable_sort(layer.regions.begin(), layer.regions.end(),
                      [](const PieceRegion& a, const PieceRegion& b) { return a.piece < b.piece; });
-    KeyBuilder key;
-    key.add(layer.bottom).add(layer.top);
-    for (const PieceRegion& region : layer.regions) key.add(region.piece).add(region.key);
-    for (const TieGroup& ties : layer.ties) key.add(ties.piece).add(keyOf(ties.lines));
-    layer.key = key.key();
+    layer.key = keyOfLayer(layer);
     result.layers.push_back(std::move(layer));
   }
+  std::vector<KeyBuilder> ids(result.pieces.size());
+  for (const SupportLayer& layer : result.layers)
+    for (const PieceRegion& region : layer.regions) ids[region.piece].add(layer.bottom).add(layer.top).add(region.key);
+  for (std::size_t p = 0; p < ids.size(); ++p) result.pieces[p].id = ids[p].key();
   return result;
 }
 

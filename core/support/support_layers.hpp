@@ -2,6 +2,7 @@
 // The columns of all sites brought together: what is printed in each support layer, as pieces.
 #pragma once
 
+#include "core/base/key.hpp"
 #include "core/support/column.hpp"
 
 namespace trellis {
@@ -12,8 +13,8 @@ struct PieceRegion {
   RegionKind kind = RegionKind::body;
   std::size_t rules = 0;  // what settings it is printed by, into Build::rules
   Polygons area;
-  std::uint64_t key = 0;  // of all it is printed by: straight columns have the same in every layer
-  Polygons beside = {};   // of body and graded layers: what of other kinds lies near it in the layer
+  Key key = 0;           // of where it lies and what it is: straight columns have the same in every layer
+  Polygons beside = {};  // of body and graded layers: what of other kinds lies near it in the layer
 };
 
 // What reaches from a hold to the wall in one layer.
@@ -26,7 +27,7 @@ struct SupportLayer {
   double bottom = 0, top = 0;        // mm
   std::vector<PieceRegion> regions;  // ordered by piece
   std::vector<TieGroup> ties = {};
-  std::uint64_t key = 0;  // of everything above, piece numbers included
+  Key key = 0;  // of everything above, piece numbers included
 };
 
 // One connected body of support, the thing a hand pulls off.
@@ -34,6 +35,7 @@ struct Piece {
   double lowest = 0, highest = 0;  // mm
   std::vector<std::size_t> sites;  // indices of the columns it is made of, ascending
   double contactAbove = 0;         // mm² of interface (or body) right under the part
+  Key id = 0;  // of its outlines: the same as long as those are
 };
 
 struct SupportLayers {
@@ -46,6 +48,11 @@ struct SupportLayers {
 // that comes later in RegionKind wins, and where their settings do, those that a decision has for itself. Weak where
 // two sites of different height touch: the higher column stands there with a gap of less than a layer over the lower
 // one's top.
-SupportLayers assembleSupport(const std::vector<std::shared_ptr<const Column>>& columns, const Progress& progress);
+// rules are the numbers of the settings each column is built by; where settings differ, the higher number wins.
+SupportLayers assembleSupport(const std::vector<std::shared_ptr<const Column>>& columns,
+                              const std::vector<std::size_t>& rules, const Progress& progress);
+
+// Of a layer's regions and ties, whatever key it bears.
+Key keyOfLayer(const SupportLayer& layer);
 
 }  // namespace trellis

@@ -184,13 +184,13 @@ std::vector<Polygons> buriedIn(const std::vector<Polygons>& sections, const Part
   return buried;
 }
 
-PartPaths partPaths(std::size_t part, const std::vector<Polygons>& sections, const std::vector<Polygons>& buried,
-                    std::size_t layer, const Polygons& carried, const PartRules& rules) {
+PartPaths partPaths(const std::vector<Polygons>& sections, const std::vector<Polygons>& buried, std::size_t layer,
+                    const Polygons& carried, const PartRules& rules) {
   PartPaths result;
   const IslandFiller filler(sections, buried, layer, carried, rules);
   for (const Polygons& island : components(sections[layer])) {
     Walls walls = wallsOf(island, rules.walls, rules.lineWidth, Feature::wallOuter, Feature::wallInner);
-    PathGroup group{{Owner::part, part}, {}};
+    PathGroup group{{Owner::part, 0}, {}};
     if (layer > 0 && !walls.loops.empty()) markSteep(walls.loops.front(), sections[layer - 1]);
     std::reverse(walls.loops.begin(), walls.loops.end());  // inner walls first: they hold the outer ones
     group.stages = std::move(walls.loops);

@@ -22,8 +22,8 @@ std::vector<Polygons> buriedIn(const std::vector<Polygons>& sections, const Part
 // sections are the part's own, one per layer, and buried those without their skins; carried is what support lies right
 // under in this layer. Skins alternate between 45° and 135°; over support they start at 45°, across the interface's
 // lines. A wall is steep when a tenth of it or more has its middle over nothing.
-PartPaths partPaths(std::size_t part, const std::vector<Polygons>& sections, const std::vector<Polygons>& buried,
-                    std::size_t layer, const Polygons& carried, const PartRules& rules);
+PartPaths partPaths(const std::vector<Polygons>& sections, const std::vector<Polygons>& buried, std::size_t layer,
+                    const Polygons& carried, const PartRules& rules);
 
 // Half the angle a skin or infill line is turned by from layer to layer.
 inline constexpr double evenAngle = 45, oddAngle = 135;

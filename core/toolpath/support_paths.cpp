@@ -116,7 +116,7 @@ int crossingOf(double top, const SupportPathRules& rules) {
   return static_cast<int>(std::llround(top / rules.layerHeight) % 2);
 }
 
-Stages regionPaths(const PieceRegion& region, double top, const SupportPathRules& rules) {
+Stages regionPaths(const PieceRegion& region, int crossing, const SupportPathRules& rules) {
   const double w = rules.lineWidth;
   const Fill fill = fillOf(region.kind, rules);
   const double pitch = w + fill.spacing;
@@ -131,7 +131,7 @@ Stages regionPaths(const PieceRegion& region, double top, const SupportPathRules
     paths = concentric(fill.walls > 0 ? grow(walls.inside, -fill.spacing - w / 2) : room, fill, w, pitch);
     return stages;
   }
-  const double angle = fill.angle + (fill.pattern == Pattern::crossed ? 90 * crossingOf(top, rules) : 0);
+  const double angle = fill.angle + (fill.pattern == Pattern::crossed ? 90 * crossing : 0);
   Polygons lines = fillLines(room, angle, pitch, fill.pattern == Pattern::zigzag ? w : 0);
   if (fill.walls == 0)
     for (Polygon& line : linesThroughMissed(room, lines, angle)) lines.push_back(std::move(line));
@@ -143,19 +143,18 @@ Stages regionPaths(const PieceRegion& region, double top, const SupportPathRules
   return stages;
 }
 
-std::vector<PathGroup> supportGroups(const SupportLayer& layer, const std::vector<RegionPrint>& regions,
-                                     const std::vector<RegionPrint>& ties) {
+std::vector<PathGroup> supportGroups(const std::vector<RegionPrint>& regions, const std::vector<TiePrint>& ties) {
   std::map<std::pair<std::size_t, int>, PathGroup> groups;  // by piece and filament
   const auto groupOf = [&](std::size_t piece, int tool) -> PathGroup& {
     return groups.try_emplace({piece, tool}, PathGroup{{Owner::piece, piece}, {}, tool}).first->second;
   };
-  for (std::size_t r = 0; r < layer.regions.size(); ++r) {
-    PathGroup& group = groupOf(layer.regions[r].piece, regions[r].tool);
-    group.stages.insert(group.stages.end(), regions[r].paths->begin(), regions[r].paths->end());
+  for (const RegionPrint& region : regions) {
+    PathGroup& group = groupOf(region.piece, region.tool);
+    group.stages.insert(group.stages.end(), region.paths->begin(), region.paths->end());
   }
-  for (std::size_t t = 0; t < layer.ties.size(); ++t) {
-    std::vector<Path>& stage = groupOf(layer.ties[t].piece, ties[t].tool).stages.emplace_back();
-    for (const Polygon& line : layer.ties[t].lines) stage.push_back({Feature::hold, ties[t].width, false, line});
+  for (const TiePrint& tie : ties) {
+    std::vector<Path>& stage = groupOf(tie.piece, tie.tool).stages.emplace_back();
+    for (const Polygon& line : tie.lines) stage.push_back({Feature::hold, tie.width, false, line});
   }
   std::vector<PathGroup> result;
   for (auto& [key, group] : groups) result.push_back(std::move(group));

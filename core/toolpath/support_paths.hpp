@@ -6,29 +6,38 @@
 #include "core/support/support_layers.hpp"
 #include "core/toolpath/path.hpp"
 
+#include <memory>
+
 namespace trellis {
 
 using Stages = std::vector<std::vector<Path>>;  // as in PathGroup
 
-// The lines of one region in a layer with this top. Body lines run at 45° in every layer, so that they stand on one
+// The lines of one region of a layer. Body lines run at 45° in every layer, so that they stand on one
 // another; graded and interface lines at 135°, across the body below and across the part's first skin above. An
 // interface has one line around it, which keeps its border covered whatever the spacing; the body has its walls where
 // the piece ends. What is too thin for a loop gets a single line.
-Stages regionPaths(const PieceRegion& region, double top, const SupportPathRules& rules);
+// crossing is that of the layer, which crossed lines run by.
+Stages regionPaths(const PieceRegion& region, int crossing, const SupportPathRules& rules);
 
 // Which way crossed lines run in a layer: 0 or 1, one after the other.
 int crossingOf(double top, const SupportPathRules& rules);
 
-// How one region, or the ties, of a layer are printed.
+// How one region of a layer is printed.
 struct RegionPrint {
-  const Stages* paths = nullptr;  // of regions
-  double width = 0;               // mm, of ties
+  std::shared_ptr<const Stages> paths;
+  std::size_t piece = 0;
+  int tool = 0;
+};
+// How what reaches from a hold to the wall is printed.
+struct TiePrint {
+  Polygons lines;  // open
+  std::size_t piece = 0;
+  double width = 0;  // mm
   int tool = 0;
 };
 
-// One group per piece and filament of a layer, its ties last. regions and ties are as in the layer.
-std::vector<PathGroup> supportGroups(const SupportLayer& layer, const std::vector<RegionPrint>& regions,
-                                     const std::vector<RegionPrint>& ties);
+// One group per piece and filament of a layer, its ties last.
+std::vector<PathGroup> supportGroups(const std::vector<RegionPrint>& regions, const std::vector<TiePrint>& ties);
 
 inline constexpr double bodyAngle = 45, interfaceAngle = 135;
 

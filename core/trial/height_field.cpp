@@ -9,7 +9,7 @@ namespace trellis {
 
 namespace {
 
-constexpr double mostCells = 4e7;
+constexpr double mostCells = 1.5e7;
 
 }  // namespace
 
@@ -18,13 +18,21 @@ HeightField::HeightField(const Box2& room) : low_(room.min()) {
   cell_ = std::max(0.1, std::sqrt(size.x() * size.y() / mostCells));
   nx_ = static_cast<int>(size.x() / cell_) + 1;
   ny_ = static_cast<int>(size.y() / cell_) + 1;
-  cells_.resize(static_cast<std::size_t>(nx_) * static_cast<std::size_t>(ny_));
+  tilesAcross_ = nx_ / tileSide + 1;
+  tiles_.resize(static_cast<std::size_t>(tilesAcross_) * static_cast<std::size_t>(ny_ / tileSide + 1));
+}
+
+std::size_t HeightField::bytes() const {
+  std::size_t sum = tiles_.size() * sizeof(tiles_[0]);
+  for (const auto& tile : tiles_) sum += tile ? sizeof(Tile) : 0;
+  return sum;
 }
 
 const HeightField::Cell* HeightField::at(const Vec2& place) const {
   const int x = column(place.x()), y = row(place.y());
   if (x < 0 || y < 0 || x >= nx_ || y >= ny_) return nullptr;
-  return &cells_[static_cast<std::size_t>(y) * static_cast<std::size_t>(nx_) + static_cast<std::size_t>(x)];
+  const std::unique_ptr<Tile>& tile = tiles_[tileOf(x, y)];
+  return tile ? &(*tile)[within(x, y)] : nullptr;
 }
 
 HeightField::Level HeightField::under(const Vec2& place, double bottom, double top) const {
@@ -44,9 +52,10 @@ void HeightField::layRow(int y, double fromX, double toX, float middle, Level le
   if (y < 0 || y >= ny_) return;
   const int first = std::max(0, static_cast<int>(std::ceil((fromX - low_.x()) / cell_ - 0.5)));
   const int last = std::min(nx_ - 1, static_cast<int>(std::floor((toX - low_.x()) / cell_ - 0.5)));
-  Cell* cells = cells_.data() + static_cast<std::size_t>(y) * static_cast<std::size_t>(nx_);
   for (int x = first; x <= last; ++x) {
-    Cell& cell = cells[x];
+    std::unique_ptr<Tile>& tile = tiles_[tileOf(x, y)];
+    if (!tile) tile = std::make_unique<Tile>();
+    Cell& cell = (*tile)[within(x, y)];
     if (level.top <= cell.now.top) continue;
     if (cell.now.top <= middle) cell.before = cell.now;
     cell.now = level;

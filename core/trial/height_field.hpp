@@ -4,6 +4,8 @@
 
 #include "core/base/types.hpp"
 
+#include <array>
+#include <memory>
 #include <vector>
 
 namespace trellis {
@@ -11,8 +13,9 @@ namespace trellis {
 // loose: of a bead that was itself laid on air.
 enum class Stuff : std::uint8_t { none, part, support, loose };
 
-// Square cells of a tenth of a millimetre, or larger where there would be more than forty million. A cell holds its
-// topmost material, and what was topmost before a bead of the present height was laid over it.
+// Square cells of a tenth of a millimetre, or larger where there would be more than fifteen million. A cell holds its
+// topmost material, and what was topmost before a bead of the present height was laid over it. Memory is taken tile by
+// tile, only where something is printed.
 class HeightField {
  public:
   explicit HeightField(const Box2& room);
@@ -32,6 +35,7 @@ class HeightField {
   bool heldBeside(const Vec2& at, double bottom, double top) const;
 
   double cell() const { return cell_; }  // mm
+  std::size_t bytes() const;  // of memory taken
 
  private:
   struct Cell {
@@ -39,13 +43,22 @@ class HeightField {
   };
   int column(double x) const { return static_cast<int>(std::floor((x - low_.x()) / cell_)); }
   int row(double y) const { return static_cast<int>(std::floor((y - low_.y()) / cell_)); }
+  static constexpr int tileSide = 64;  // cells
+  using Tile = std::array<Cell, static_cast<std::size_t>(tileSide) * tileSide>;
+  std::size_t tileOf(int x, int y) const {
+    return static_cast<std::size_t>(y / tileSide) * static_cast<std::size_t>(tilesAcross_) +
+           static_cast<std::size_t>(x / tileSide);
+  }
+  static std::size_t within(int x, int y) {
+    return static_cast<std::size_t>(y % tileSide) * tileSide + static_cast<std::size_t>(x % tileSide);
+  }
   const Cell* at(const Vec2& place) const;
   void layRow(int y, double fromX, double toX, float middle, Level level);
 
   Vec2 low_;
   double cell_ = 0.1;
-  int nx_ = 0, ny_ = 0;
-  std::vector<Cell> cells_;
+  int nx_ = 0, ny_ = 0, tilesAcross_ = 0;
+  std::vector<std::unique_ptr<Tile>> tiles_;
 };
 
 }  // namespace trellis

@@ -35,13 +35,13 @@ TEST_F(BuildSheetTest, APresetSetsTheReleaseInOneStepAndTuningIsSaid) {
   QComboBox* box = presets("preset.release");
   EXPECT_EQ(box->currentData().toString(), "balanced");
   choose(box, "easy_release");
-  EXPECT_EQ(window.session().settings().text("support.body.pattern"), "zigzag");
-  EXPECT_EQ(window.session().undoName(), "preset: easy release");
+  EXPECT_EQ(window.document().settings().text("support.body.pattern"), "zigzag");
+  EXPECT_EQ(window.document().undoName(), "preset: easy release");
   set("support.gap.above", 0.23);
   EXPECT_EQ(box->currentIndex(), -1);
-  window.session().undo();
+  window.document().undo();
   EXPECT_EQ(box->currentData().toString(), "easy_release");
-  window.session().undo();
+  window.document().undo();
   EXPECT_EQ(box->currentData().toString(), "balanced");
 }
 
@@ -51,7 +51,7 @@ TEST_F(BuildSheetTest, AValueOutsideCommonPracticeIsExplainedAndTaken) {
   EXPECT_TRUE(advice().isEmpty());
   set("support.gap.above", 0.05);
   EXPECT_TRUE(advice().contains("pliers")) << advice().toStdString();
-  EXPECT_EQ(window.session().settings().number("support.gap.above"), 0.05);
+  EXPECT_EQ(window.document().settings().number("support.gap.above"), 0.05);
   set("support.body.spacing", 4);
   EXPECT_TRUE(advice().contains("sags"));
 }
@@ -62,14 +62,14 @@ TEST_F(BuildSheetTest, PiecesAreListedAndTheirBodiesSetFromTheList) {
   choose(presets("preset.filament"), "dissolves");
   choose(presets("preset.release"), "soluble");
   settled();
-  ASSERT_EQ(pieces()->topLevelItemCount(), static_cast<int>(window.session().shown().build->pieces.size()));
+  ASSERT_EQ(pieces()->topLevelItemCount(), static_cast<int>(window.builder().shown().build->pieces.size()));
   EXPECT_EQ(pieces()->topLevelItem(0)->text(4), "first");
   EXPECT_TRUE(window.findChild<QLabel*>("saved")->text().contains("tool changes"));
   pieces()->topLevelItem(0)->setSelected(true);
   choose(window.findChild<QComboBox*>("pieceFilament"), "second");
   settled();
   EXPECT_EQ(pieces()->topLevelItem(0)->text(4), "second, set");
-  window.session().undo();
+  window.document().undo();
   settled();
   EXPECT_EQ(pieces()->topLevelItem(0)->text(4), "first");
 }
@@ -81,15 +81,15 @@ TEST_F(BuildSheetTest, TheStructureIsChosenBesideASentenceOnWhichSuits) {
   EXPECT_TRUE(window.findChild<QLabel*>("suits")->text().startsWith("Normal suits"))
       << window.findChild<QLabel*>("suits")->text().toStdString();
   const auto trees = [this] {
-    const auto& all = window.session().shown().build->trees;
+    const auto& all = window.builder().shown().build->trees;
     return std::count_if(all.begin(), all.end(), [](const auto& tree) { return tree != nullptr; });
   };
   EXPECT_EQ(trees(), 0);
   choose(presets("support.structure"), "tree");
   settled();
-  EXPECT_EQ(window.session().settings().text("support.structure"), "tree");
+  EXPECT_EQ(window.document().settings().text("support.structure"), "tree");
   EXPECT_GT(trees(), 0);
-  window.session().undo();
+  window.document().undo();
   settled();
   EXPECT_EQ(trees(), 0);
 }

@@ -27,7 +27,7 @@ MeshPtr hanging() {
 
 class CheckTest : public WindowTest {
  protected:
-  const Findings& findings() { return window.session().shown().build->findings; }
+  const Findings& findings() { return window.builder().shown().build->findings; }
   // The card of the first finding with a code.
   QWidget* card(const char* code) {
     const auto at =
@@ -44,11 +44,11 @@ class CheckTest : public WindowTest {
   }
   QString verdict() { return window.findChild<QLabel*>("verdict")->text(); }
   void tried() {
-    ASSERT_TRUE(QTest::qWaitFor([&] { return window.session().trialPrint() != nullptr; }, 30000));
+    ASSERT_TRUE(QTest::qWaitFor([&] { return window.builder().trialPrint() != nullptr; }, 30000));
   }
   void openBare() {
     open(hanging());
-    window.session().perform(ChangeSetting{"support.source", std::string("decisions")});
+    window.document().perform(ChangeSetting{"support.source", std::string("decisions")});
     settled();
     window.showSheet(4);
   }
@@ -60,14 +60,14 @@ TEST_F(CheckTest, AFloatingStartIsFoundGoneToAndMendedFromTheList) {
   EXPECT_TRUE(verdict().contains("begins in mid-air")) << verdict().toStdString();
   ASSERT_NE(card("floating-start"), nullptr);
   press(card("floating-start"), "goThere");
-  EXPECT_NEAR(window.session().range().second, 8.2, 0.01);
+  EXPECT_NEAR(window.view().range().second, 8.2, 0.01);
   press(card("floating-start"), "remedy0");
   settled();
   tried();
   EXPECT_FALSE(has("floating-start"));
   EXPECT_FALSE(verdict().contains("mid-air")) << verdict().toStdString();
   EXPECT_GT(supportVolume(), 1);
-  window.session().undo();
+  window.document().undo();
   settled();
   EXPECT_TRUE(has("floating-start"));
 }
@@ -78,7 +78,7 @@ TEST_F(CheckTest, TheStripGoesToAFloatingStart) {
   const QPoint symbol(42, static_cast<int>(strip.pixelOf(8)));
   ASSERT_TRUE(strip.placeAt(symbol).has_value());
   QTest::mouseClick(&strip, Qt::LeftButton, Qt::NoModifier, symbol);
-  EXPECT_NEAR(window.session().range().second, 8.2, 0.01);
+  EXPECT_NEAR(window.view().range().second, 8.2, 0.01);
   EXPECT_TRUE(strip.wordsAt(8.1).contains("floating start")) << strip.wordsAt(8.1).toStdString();
   EXPECT_TRUE(strip.wordsAt(8.1).contains("mm²"));
 }
@@ -94,8 +94,8 @@ TEST_F(CheckTest, AFindingIsAcceptedWithANoteAndKeptInTheProject) {
   ASSERT_TRUE(findings().back().accepted.has_value());
   EXPECT_EQ(*findings().back().accepted, "it is meant to droop");
   ASSERT_TRUE(window.saveTo(QString::fromStdString(folder / "kept.3mf")));
-  QSignalSpy opened(&window.session(), &Session::opened);
-  window.session().open(QString::fromStdString(folder / "kept.3mf"));
+  QSignalSpy opened(&window.document(), &Document::opened);
+  window.document().open(QString::fromStdString(folder / "kept.3mf"));
   ASSERT_TRUE(opened.wait(20000));
   settled();
   EXPECT_EQ(findings().back().accepted.value_or(""), "it is meant to droop");
@@ -117,12 +117,12 @@ TEST_F(CheckTest, AChosenPieceSlidesOut) {
   QTest::qWait(50);
   const QImage before = window.scene().grabFramebuffer();
   window.findChild<QTreeWidget*>("pieces")->topLevelItem(0)->setSelected(true);
-  EXPECT_EQ(window.session().pieceInHand(),
+  EXPECT_EQ(window.view().pieceInHand(),
             window.findChild<QTreeWidget*>("pieces")->topLevelItem(0)->data(0, Qt::UserRole).toInt() - 1);
   QTest::qWait(1500);
   EXPECT_NE(window.scene().grabFramebuffer(), before);
   window.findChild<QTreeWidget*>("pieces")->clearSelection();
-  EXPECT_EQ(window.session().pieceInHand(), -1);
+  EXPECT_EQ(window.view().pieceInHand(), -1);
   QTest::qWait(100);
   EXPECT_EQ(window.scene().grabFramebuffer(), before);
 }
@@ -131,11 +131,11 @@ TEST_F(CheckTest, ATallPostIsHeldWithOneClick) {
   open(together({box({-10, -10, 0}, {14, 14, 2}), box({0, 0, 2}, {4, 4, 80})}));
   window.showSheet(4);
   ASSERT_NE(card("unstable"), nullptr);
-  const double before = window.session().shown().build->parts[0].stability->mostDeflected()->deflection;
+  const double before = window.builder().shown().build->judged[0].stability->mostDeflected()->deflection;
   press(card("unstable"), "remedy0");
   settled();
   EXPECT_FALSE(has("unstable"));
-  EXPECT_LT(window.session().shown().build->parts[0].stability->mostDeflected()->deflection, before / 4);
+  EXPECT_LT(window.builder().shown().build->judged[0].stability->mostDeflected()->deflection, before / 4);
   EXPECT_TRUE(window.findChild<QLabel*>("standing")->text().contains("Support holds it"));
 }
 
@@ -147,31 +147,31 @@ TEST_F(CheckTest, OthersGcodeIsShownWithItsVerdict) {
   for (double z = 0.2; z < 1.1; z += 0.2) text << "G0 X20 Y20 Z" << z << "\nG1 X40 Y20 E" << (e += 0.68) << "\n";
   text << "G0 X20 Y60 Z1.2\nG1 X40 Y60 E" << (e += 0.68) << "\n";
   text.close();
-  window.session().openGcode(QString::fromStdString(folder / "other.gcode"));
-  ASSERT_TRUE(QTest::qWaitFor([&] { return window.session().gcode().has_value(); }, 10000));
+  window.view().openGcode(QString::fromStdString(folder / "other.gcode"));
+  ASSERT_TRUE(QTest::qWaitFor([&] { return window.view().gcode().has_value(); }, 10000));
   window.showSheet(4);
   EXPECT_TRUE(verdict().contains("other.gcode")) << verdict().toStdString();
   EXPECT_TRUE(verdict().contains("One place begins in mid-air")) << verdict().toStdString();
-  EXPECT_NEAR(window.session().height(), 1.2, 1e-6);
+  EXPECT_NEAR(window.view().height(), 1.2, 1e-6);
   click("firstAir");
-  EXPECT_NEAR(window.session().range().second, 1.2, 1e-6);
+  EXPECT_NEAR(window.view().range().second, 1.2, 1e-6);
   click("closeGcode");
-  EXPECT_FALSE(window.session().gcode().has_value());
-  EXPECT_NEAR(window.session().height(), 5, 1e-6);
+  EXPECT_FALSE(window.view().gcode().has_value());
+  EXPECT_NEAR(window.view().height(), 5, 1e-6);
 }
 
 TEST_F(CheckTest, AFileThatIsNoGcodeIsASentence) {
   QString said;
-  QObject::connect(&window.session(), &Session::failed, [&](const QString& sentence) { said = sentence; });
+  QObject::connect(&window.activity(), &Activity::failed, [&](const QString& sentence) { said = sentence; });
   writeFileAtomically(folder / "not.gcode", "once upon a time\n");
-  window.session().openGcode(QString::fromStdString(folder / "not.gcode"));
+  window.view().openGcode(QString::fromStdString(folder / "not.gcode"));
   ASSERT_TRUE(QTest::qWaitFor([&] { return !said.isEmpty(); }, 10000));
   EXPECT_TRUE(said.contains("no move"));
 }
 
 TEST_F(CheckTest, LayersAreSwitchedLookedDownOnAndPlayed) {
   open(table(30, 12, 3));
-  window.session().setRange(0, 6);
+  window.view().setRange(0, 6);
   auto& switches = window.scene().switches();
   EXPECT_TRUE(switches.isVisible());
   QTest::mouseClick(switches.findChild<QToolButton*>("fromAbove"), Qt::LeftButton);
@@ -191,19 +191,19 @@ TEST_F(CheckTest, LayersAreSwitchedLookedDownOnAndPlayed) {
   }
   switches.findChild<QComboBox*>("haste")->setCurrentIndex(4);
   QTest::mouseClick(switches.findChild<QToolButton*>("play"), Qt::LeftButton);
-  EXPECT_TRUE(QTest::qWaitFor([&] { return window.session().range().second > 6.1; }, 5000));
+  EXPECT_TRUE(QTest::qWaitFor([&] { return window.view().range().second > 6.1; }, 5000));
   QTest::mouseClick(switches.findChild<QToolButton*>("play"), Qt::LeftButton);
-  EXPECT_EQ(window.session().drawnShare(), 1);
-  window.session().setRange(0, 1e9);
+  EXPECT_EQ(window.view().drawnShare(), 1);
+  window.view().setRange(0, 1e9);
   EXPECT_FALSE(switches.isVisible());
 }
 
 TEST_F(CheckTest, AZoneIsDraggedOnTheStrip) {
   open(table(30, 12, 3));
   AddZone add{0, {}, {Vec3(125, 105, 5), Vec3(4, 4, 4)}};
-  window.session().perform(add);
+  window.document().perform(add);
   settled();
-  window.session().choose({Chosen::zone, 0});
+  window.view().choose({Chosen::zone, 0});
   Strip& strip = window.strip();
   const QPoint from(strip.width() - 26, static_cast<int>(strip.pixelOf(5))),
       to(strip.width() - 26, static_cast<int>(strip.pixelOf(11)));
@@ -215,11 +215,11 @@ TEST_F(CheckTest, AZoneIsDraggedOnTheStrip) {
   }
   QTest::mouseRelease(&strip, Qt::LeftButton, Qt::NoModifier, to);
   const auto middle = [&] {
-    const Part& part = *window.session().project()->parts[0];
+    const Part& part = *window.document().project()->parts[0];
     return figuresOf(part.zones[0], transformOf(part.placement, *part.mesh)).centre.z();
   };
   EXPECT_NEAR(middle(), 11, 0.15);
-  window.session().undo();
+  window.document().undo();
   EXPECT_NEAR(middle(), 5, 1e-6);  // the whole drag is one step
 }
 

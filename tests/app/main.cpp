@@ -4,6 +4,7 @@
 
 #include <QApplication>
 #include <QStandardPaths>
+#include <QTemporaryDir>
 
 #include <gtest/gtest.h>
 
@@ -11,6 +12,8 @@ int main(int argc, char** argv) {
   testing::InitGoogleTest(&argc, argv);
   if (GTEST_FLAG_GET(list_tests)) return RUN_ALL_TESTS();  // needs no screen
   QStandardPaths::setTestModeEnabled(true);
+  const QTemporaryDir state;  // journals of the tests' own windows
+  qputenv("XDG_STATE_HOME", state.path().toUtf8());
   trellis::askForOpenGl();
   QApplication app(argc, argv);
   QCoreApplication::setOrganizationName("meek-trellis-tests");

@@ -15,15 +15,15 @@ namespace {
 class MarkingTest : public WindowTest {
  protected:
   void openDemo(const char* name) {
-    window.session().open(QString("%1/%2.stl").arg(TRELLIS_DEMO, name));
+    window.document().open(QString("%1/%2.stl").arg(TRELLIS_DEMO, name));
     settled();
   }
-  const Part& part() { return *window.session().project()->parts[0]; }
+  const Part& part() { return *window.document().project()->parts[0]; }
   Affine toPlate() { return transformOf(part().placement, *part().mesh); }
   double marked(Mark mark) { return markedArea(*part().mesh, toPlate(), *part().marks, mark); }
-  const Build& built() { return *window.session().shown().build; }
+  const Build& built() { return *window.builder().shown().build; }
   const std::vector<Site>& sites() { return built().parts[0].sites->list; }
-  void hold(Brush brush) { window.session().setBrush(brush); }
+  void hold(Brush brush) { window.hand().setBrush(brush); }
   void clickAt(const Vec3& at, Qt::KeyboardModifiers keys = Qt::NoModifier) {
     QTest::mouseClick(&window.scene(), Qt::LeftButton, keys, pixelOf(at));
   }
@@ -46,8 +46,8 @@ TEST_F(MarkingTest, TwinStrokesOnTheSnailsEyeStalks) {
   openDemo("snail");
   window.showSheet(2);
   hold({.tool = Tool::ball, .radius = 3, .twin = true});
-  ASSERT_TRUE(QTest::qWaitFor([&] { return window.session().twinPlane().has_value(); }, 60000));
-  EXPECT_GT(window.session().twinPlane()->fit, 0.5);
+  ASSERT_TRUE(QTest::qWaitFor([&] { return window.hand().twinPlane().has_value(); }, 60000));
+  EXPECT_GT(window.hand().twinPlane()->fit, 0.5);
   const auto eye = std::find_if(sites().begin(), sites().end(),
                                 [](const Site& site) { return !site.starts.empty() && site.high > 15; });
   ASSERT_NE(eye, sites().end());
@@ -56,8 +56,8 @@ TEST_F(MarkingTest, TwinStrokesOnTheSnailsEyeStalks) {
   const Vec3 seen = seenAt(pixel);
   stroke(pixel, pixel + QPoint(2, 0));
   settled();
-  EXPECT_EQ(window.session().undoName(), "enforce stroke and its twin");
-  const Plane plane = window.session().twinPlane()->plane.movedBy(toPlate());
+  EXPECT_EQ(window.document().undoName(), "enforce stroke and its twin");
+  const Plane plane = window.hand().twinPlane()->plane.movedBy(toPlate());
   std::size_t here = 0, there = 0;
   part().marks->forEachTree([&](std::uint32_t facet, std::string_view tree) {
     forEachLeaf(part().mesh->corners(facet), tree, [&](const Corners& leaf, Mark) {
@@ -68,7 +68,7 @@ TEST_F(MarkingTest, TwinStrokesOnTheSnailsEyeStalks) {
   });
   EXPECT_GT(here, 10u);
   EXPECT_GT(there, 10u);
-  window.session().undo();
+  window.document().undo();
   EXPECT_TRUE(part().marks->empty());
 }
 
@@ -77,7 +77,7 @@ TEST_F(MarkingTest, ACutawayLetsTheBrushIntoTheManifold) {
   openDemo("manifold");
   look(-90, 0);
   const Box3 box = placedBounds(part().placement, *part().mesh);
-  window.session().setCutaway(Plane{box.center(), Vec3::UnitY()});
+  window.view().setCutaway(Plane{box.center(), Vec3::UnitY()});
   hold({.tool = Tool::sight, .radius = 2});
   int inside = 0;
   for (double x = 0.2; x < 0.85; x += 0.1) {
@@ -94,7 +94,7 @@ TEST_F(MarkingTest, ACutawayLetsTheBrushIntoTheManifold) {
   });
   EXPECT_GT(inside, 20);
   QTest::keyClick(&window, Qt::Key_C, Qt::ControlModifier | Qt::ShiftModifier);
-  EXPECT_FALSE(window.session().cutaway());
+  EXPECT_FALSE(window.view().cutaway());
 }
 
 TEST_F(MarkingTest, TheCutFollowsKeysAndWheel) {
@@ -106,16 +106,16 @@ TEST_F(MarkingTest, TheCutFollowsKeysAndWheel) {
   dragTo(pixel, Qt::NoButton);
   window.scene().setFocus();
   QTest::keyClick(&window.scene(), Qt::Key_C);
-  ASSERT_TRUE(window.session().cutaway());
-  EXPECT_NEAR(window.session().cutaway()->normal.y(), 1, 0.1);
-  EXPECT_NEAR(window.session().cutaway()->at.y(), box.min().y(), 1);
+  ASSERT_TRUE(window.view().cutaway());
+  EXPECT_NEAR(window.view().cutaway()->normal.y(), 1, 0.1);
+  EXPECT_NEAR(window.view().cutaway()->at.y(), box.min().y(), 1);
   QWheelEvent slide(pixel, window.scene().mapToGlobal(pixel), {}, {0, 120}, Qt::NoButton, Qt::ShiftModifier,
                     Qt::NoScrollPhase, false);
   QApplication::sendEvent(&window.scene(), &slide);
-  EXPECT_GT(window.session().cutaway()->at.y(), box.min().y() + 0.05);
-  const Vec3 normal = window.session().cutaway()->normal;
+  EXPECT_GT(window.view().cutaway()->at.y(), box.min().y() + 0.05);
+  const Vec3 normal = window.view().cutaway()->normal;
   QTest::keyClick(&window.scene(), Qt::Key_C, Qt::ShiftModifier);
-  EXPECT_TRUE(window.session().cutaway()->normal.isApprox(-normal));
+  EXPECT_TRUE(window.view().cutaway()->normal.isApprox(-normal));
 }
 
 // Face lights before the click and then blocks the latch's groove; what lay under it is not carried any more.
@@ -133,7 +133,7 @@ TEST_F(MarkingTest, BlocksTheLatchsGroove) {
   clickAt(roof);
   settled();
   EXPECT_NEAR(marked(Mark::block), 44 * 7, 2);
-  EXPECT_EQ(window.session().undoName(), "block face");
+  EXPECT_EQ(window.document().undoName(), "block face");
 }
 
 // Two bands on the finial's stem, one on the part and one on the strip, hold it at two heights.
@@ -147,7 +147,7 @@ TEST_F(MarkingTest, HoldsTheFinialByTwoBands) {
   const auto at = [&](double z) { return pixelOf(Vec3(box.center().x(), box.center().y(), z)); };
   stroke(at(30), at(36));
   settled();
-  EXPECT_EQ(window.session().undoName(), "enforce band");
+  EXPECT_EQ(window.document().undoName(), "enforce band");
   const double one = marked(Mark::enforce);
   EXPECT_GT(one, 20);
   Strip& strip = window.strip();
@@ -169,7 +169,7 @@ TEST_F(MarkingTest, AllOfItIsUndoneRedoneSavedAndOpenedAgain) {
   open(together({box({0, 0, 0}, {4, 20, 40}), box({4, 0, 12}, {18, 20, 14}), box({-14, 0, 26}, {0, 20, 28})}));
   window.showSheet(2);
   look(-60, -30);
-  const ProjectPtr start = window.session().project();
+  const ProjectPtr start = window.document().project();
   const std::size_t pieces = built().support->pieces.size();
   ASSERT_EQ(pieces, 2u);
   // Remove the lower piece by pointing at it, put a prop and a zone, block a site from the list, keep a face clean.
@@ -179,7 +179,7 @@ TEST_F(MarkingTest, AllOfItIsUndoneRedoneSavedAndOpenedAgain) {
   look(-20, 8);
   clickAt(Vec3(base.max().x(), base.center().y(), piece.highest / 2));
   settled();
-  EXPECT_EQ(window.session().undoName(), "remove support");
+  EXPECT_EQ(window.document().undoName(), "remove support");
   EXPECT_EQ(built().support->pieces.size(), pieces - 1);
   look(-60, -40);
   hold({.tool = Tool::prop, .propWidth = 4});
@@ -192,33 +192,33 @@ TEST_F(MarkingTest, AllOfItIsUndoneRedoneSavedAndOpenedAgain) {
   clickAt(under + Vec3(0, 7, 0));
   settled();
   ASSERT_EQ(part().zones.size(), 1u);
-  EXPECT_EQ(window.session().chosen(), (Chosen{Chosen::zone, 0}));
-  EXPECT_EQ(window.session().brush().tool, Tool::pick);
+  EXPECT_EQ(window.view().chosen(), (Chosen{Chosen::zone, 0}));
+  EXPECT_EQ(window.hand().brush().tool, Tool::pick);
   EXPECT_NEAR(figuresOf(part().zones[0], toPlate()).size.x(), 15, 1);  // as large as the site there
   window.showSheet(1);
   auto* list = window.findChild<QListView*>("sites");
   ASSERT_GT(list->model()->rowCount(), 1);
   list->selectionModel()->select(list->model()->index(1, 0), QItemSelectionModel::ClearAndSelect);
-  EXPECT_EQ(window.session().litSites().size(), 1u);
+  EXPECT_EQ(window.view().litSites().size(), 1u);
   click("siteBlock");
   settled();
   ASSERT_EQ(part().sites.size(), 1u);
   EXPECT_EQ(part().sites[0].choice, Choice::block);
   window.showSheet(2);
-  window.session().choose({});
+  window.view().choose({});
   list->clearSelection();
   look(-60, -40);
   QTest::qWait(50);
   const QImage picture = window.scene().grabFramebuffer();
-  const ProjectPtr end = window.session().project();
+  const ProjectPtr end = window.document().project();
   for (int i = 0; i < 4; ++i) QTest::keyClick(&window, Qt::Key_Z, Qt::ControlModifier);
-  EXPECT_EQ(window.session().project(), start);
+  EXPECT_EQ(window.document().project(), start);
   for (int i = 0; i < 4; ++i) QTest::keyClick(&window, Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
-  EXPECT_EQ(window.session().project(), end);
+  EXPECT_EQ(window.document().project(), end);
   const QString path = QString::fromStdString(folder / "decided.3mf");
   ASSERT_TRUE(window.saveTo(path));
-  window.session().newProject();
-  window.session().open(path);
+  window.document().newProject();
+  window.document().open(path);
   settled();
   look(-60, -40);
   QTest::qWait(50);
@@ -236,7 +236,7 @@ TEST_F(MarkingTest, ListAndSceneLightEachOther) {
   look(-60, -40);
   const Vec3 place = sites()[0].at;
   dragTo(pixelOf(place), Qt::NoButton);
-  EXPECT_EQ(window.session().litSites(), (std::vector<SiteId>{{0, 0}}));
+  EXPECT_EQ(window.view().litSites(), (std::vector<SiteId>{{0, 0}}));
   clickAt(place);
   auto* list = window.findChild<QListView*>("sites");
   ASSERT_EQ(list->selectionModel()->selectedIndexes().size(), 1);
@@ -252,7 +252,7 @@ TEST_F(MarkingTest, ListAndSceneLightEachOther) {
 
 TEST_F(MarkingTest, AFindingsRemedyIsAButton) {
   open(table(40, 15, 3));
-  window.session().perform(AddProp{0, Vec3(125, 105, 18), 3});  // on the upper side
+  window.document().perform(AddProp{0, Vec3(125, 105, 18), 3});  // on the upper side
   settled();
   const auto& findings = built().findings;
   const auto idle = std::find_if(findings.begin(), findings.end(),
@@ -276,7 +276,7 @@ TEST_F(MarkingTest, APropFollowsTheHandAndItsWidthTheList) {
   settled();
   ASSERT_EQ(part().props.size(), 1u);
   EXPECT_NEAR((toPlate() * part().props[0].at).x(), 138, 1);
-  EXPECT_EQ(window.session().undoName(), "move prop");
+  EXPECT_EQ(window.document().undoName(), "move prop");
   window.findChild<QDoubleSpinBox*>("chosenPropWidth")->setValue(7);
   EXPECT_EQ(part().props[0].width, 7);
   hold({});
@@ -288,9 +288,9 @@ TEST_F(MarkingTest, AZoneIsStretchedByItsHandle) {
   open(table(40, 15, 3));
   window.showSheet(2);
   AddZone add{0, {}, {{125, 105, 20}, {10, 12, 14}, {0, 0, 0}}};
-  window.session().perform(add);
+  window.document().perform(add);
   settled();
-  window.session().choose({Chosen::zone, 0});
+  window.view().choose({Chosen::zone, 0});
   look(-60, 25);
   const auto& handles = window.scene().handles();
   const auto face = std::find_if(handles.begin(), handles.end(),

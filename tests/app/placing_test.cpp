@@ -24,7 +24,7 @@ MeshPtr holedBall() {
 
 class PlacingTest : public WindowTest {
  protected:
-  const Part& part(std::size_t index = 0) { return *window.session().project()->parts.at(index); }
+  const Part& part(std::size_t index = 0) { return *window.document().project()->parts.at(index); }
   Box3 bounds(std::size_t index = 0) { return placedBounds(part(index).placement, *part(index).mesh); }
   void press(const char* name) { window.findChild<QAbstractButton*>(name)->click(); }
   void undo() { QTest::keyClick(&window, Qt::Key_Z, Qt::ControlModifier); }
@@ -39,20 +39,20 @@ TEST_F(PlacingTest, LayAFaceDownShowsAGhostAndKeepsItOnAClick) {
   open(box({0, 0, 0}, {10, 20, 60}));
   window.scene().camera().turnTo(-60, 10);
   window.scene().fitAll();
-  const ProjectPtr before = window.session().project();
+  const ProjectPtr before = window.document().project();
   press("layDown");
-  EXPECT_TRUE(window.session().isSettling());
+  EXPECT_TRUE(window.hand().isSettling());
   const QPoint side = pixelOf(bounds().center() + Vec3(0, -10, 5));
   const QImage bare = window.scene().grabFramebuffer();
   dragTo(side, Qt::NoButton);
   EXPECT_NE(window.scene().grabFramebuffer(), bare) << "no ghost";
-  EXPECT_EQ(window.session().project(), before);
+  EXPECT_EQ(window.document().project(), before);
   QTest::mouseClick(&window.scene(), Qt::LeftButton, {}, side);
   EXPECT_NEAR(bounds().sizes().z(), 20, 1e-6);
   EXPECT_NEAR(bounds().min().z(), 0, 1e-6);
-  EXPECT_FALSE(window.session().isSettling());
+  EXPECT_FALSE(window.hand().isSettling());
   undo();
-  EXPECT_EQ(window.session().project(), before);
+  EXPECT_EQ(window.document().project(), before);
 }
 
 TEST_F(PlacingTest, ScaleToASizeInProportionAndFreely) {
@@ -73,9 +73,9 @@ TEST_F(PlacingTest, ScaleToASizeInProportionAndFreely) {
 
 TEST_F(PlacingTest, CopyAndArrangeEightAndTakeItAllBack) {
   open(box({0, 0, 0}, {30, 20, 10}));
-  const ProjectPtr one = window.session().project();
+  const ProjectPtr one = window.document().project();
   for (int i = 0; i < 7; ++i) press("copy");
-  ASSERT_EQ(window.session().project()->parts.size(), 8u);
+  ASSERT_EQ(window.document().project()->parts.size(), 8u);
   EXPECT_EQ(window.findChild<QListWidget*>("parts")->count(), 8);
   press("arrange");
   settled();
@@ -83,18 +83,18 @@ TEST_F(PlacingTest, CopyAndArrangeEightAndTakeItAllBack) {
     EXPECT_TRUE(Box3(Vec3(0, 0, -1e-6), Vec3(250, 210, 220)).contains(bounds(i)));
     for (std::size_t k = i + 1; k < 8; ++k) EXPECT_GE(bounds(i).exteriorDistance(bounds(k)), 5 - 1e-6);
   }
-  EXPECT_TRUE(window.session().shown().build->findings.empty());
+  EXPECT_TRUE(window.builder().shown().build->findings.empty());
   QTest::keyClick(&window, Qt::Key_A, Qt::ControlModifier);
-  EXPECT_EQ(window.session().selection().size(), 8u);
+  EXPECT_EQ(window.view().selection().size(), 8u);
   press("remove");
-  EXPECT_TRUE(window.session().project()->parts.empty());
+  EXPECT_TRUE(window.document().project()->parts.empty());
   for (int i = 0; i < 9; ++i) undo();
-  EXPECT_EQ(window.session().project(), one);
+  EXPECT_EQ(window.document().project(), one);
 }
 
 TEST_F(PlacingTest, MendingIsShownFirstAndKeptWhenSaid) {
   open(holedBall());
-  const ProjectPtr broken = window.session().project();
+  const ProjectPtr broken = window.document().project();
   const auto words = [&] {
     QString all;
     for (const QLabel* label : window.findChildren<QLabel*>()) all += label->text();
@@ -103,22 +103,22 @@ TEST_F(PlacingTest, MendingIsShownFirstAndKeptWhenSaid) {
   EXPECT_TRUE(words().contains("1 hole ("));
   const auto mendAndWait = [&] {
     press("mend");
-    ASSERT_TRUE(QTest::qWaitFor([&] { return window.session().isPreviewing(); }, 20000));
+    ASSERT_TRUE(QTest::qWaitFor([&] { return window.document().isPreviewing(); }, 20000));
     settled();
   };
   mendAndWait();
   EXPECT_TRUE(inspect(*part().mesh).sound());
   EXPECT_TRUE(words().contains("filled 1 hole · the mesh is sound"));
-  EXPECT_GE(window.session().previewFacets().size(), 4u);
+  EXPECT_GE(window.document().previewFacets().size(), 4u);
   QTest::keyClick(&window, Qt::Key_Escape);
-  EXPECT_EQ(window.session().project(), broken);
+  EXPECT_EQ(window.document().project(), broken);
   mendAndWait();
   press("keep");
-  EXPECT_FALSE(window.session().isPreviewing());
+  EXPECT_FALSE(window.document().isPreviewing());
   EXPECT_TRUE(inspect(*part().mesh).sound());
-  EXPECT_EQ(window.session().undoName(), "mend");
+  EXPECT_EQ(window.document().undoName(), "mend");
   undo();
-  EXPECT_EQ(window.session().project(), broken);
+  EXPECT_EQ(window.document().project(), broken);
 }
 
 TEST_F(PlacingTest, AHoleIsDrawnInTheScene) {
@@ -149,7 +149,7 @@ TEST_F(PlacingTest, AnArrowIsDraggedAndTheWholeDragIsOneStep) {
   window.scene().fitAll();
   QTest::qWait(20);
   ASSERT_EQ(window.scene().handles().size(), 7u);
-  const ProjectPtr before = window.session().project();
+  const ProjectPtr before = window.document().project();
   const Handle arrow = window.scene().handles()[0];  // along x
   ASSERT_EQ(arrow.kind, Handle::move);
   const Vec3 grip = (arrow.line[0] + arrow.line[1]) / 2, there = grip + Vec3(20, 0, 0);
@@ -158,7 +158,7 @@ TEST_F(PlacingTest, AnArrowIsDraggedAndTheWholeDragIsOneStep) {
   EXPECT_NEAR(part().placement.position.x() - was.x(), 20, 1.0);
   EXPECT_NEAR(part().placement.position.y(), was.y(), 1e-9);
   undo();
-  EXPECT_EQ(window.session().project(), before);
+  EXPECT_EQ(window.document().project(), before);
 }
 
 TEST_F(PlacingTest, ARingTurnsByFivesAndTheCornerScales) {
@@ -184,8 +184,8 @@ TEST_F(PlacingTest, ARingTurnsByFivesAndTheCornerScales) {
 
 TEST_F(PlacingTest, TurningsAreTriedByAClickAndKeptByASecond) {
   open(table(40, 15, 3));
-  const ProjectPtr before = window.session().project();
-  QSignalSpy sets(&window.session(), &Session::turningsChanged);
+  const ProjectPtr before = window.document().project();
+  QSignalSpy sets(&window.view(), &View::turningsChanged);
   press("findTurnings");
   ASSERT_TRUE(QTest::qWaitFor([&] { return sets.count() >= 2; }, 20000));
   auto* list = window.findChild<QListWidget*>("turnings");
@@ -194,37 +194,37 @@ TEST_F(PlacingTest, TurningsAreTriedByAClickAndKeptByASecond) {
     QTest::mouseClick(list->viewport(), Qt::LeftButton, {}, list->visualItemRect(list->item(row)).center());
   };
   clickOn(0);
-  EXPECT_TRUE(window.session().isPreviewing());
+  EXPECT_TRUE(window.document().isPreviewing());
   EXPECT_NEAR(bounds().min().z(), 0, 1e-6);
   EXPECT_FALSE(window.saveTo(QString::fromStdString(folder / "no.3mf"))) << "what is only tried out was saved";
   for (QMessageBox* said : window.findChildren<QMessageBox*>()) said->close();
   clickOn(0);
-  EXPECT_FALSE(window.session().isPreviewing());
+  EXPECT_FALSE(window.document().isPreviewing());
   EXPECT_LT((turnOf(part().placement.turn) * Vec3::UnitZ()).z(), -0.99);  // upside down
-  EXPECT_EQ(window.session().undoName(), "turn");
+  EXPECT_EQ(window.document().undoName(), "turn");
   undo();
-  EXPECT_EQ(window.session().redoName(), "turn");
-  EXPECT_EQ(window.session().undoName(), "");
-  EXPECT_EQ(window.session().project(), before);
+  EXPECT_EQ(window.document().redoName(), "turn");
+  EXPECT_EQ(window.document().undoName(), "");
+  EXPECT_EQ(window.document().project(), before);
 }
 
 TEST_F(PlacingTest, AReplacedMeshKeepsItsMarksAndListsTheRest) {
   open(together({box({0, 0, 10}, {20, 20, 14}), box({8, 8, 0}, {12, 12, 10})}));
   LayMark mark;
   mark.stroke = BallStroke{{bounds().min() + Vec3(3, 3, 10)}, 2};
-  window.session().perform(mark);
+  window.document().perform(mark);
   const double marked = markedArea(*part().mesh, Affine::Identity(), *part().marks, Mark::enforce);
   ASSERT_GT(marked, 10);
   writeFileAtomically(folder / "revised.stl",
                       writeStl(*together({box({0, 0, 10}, {26, 20, 14}), box({8, 8, 0}, {12, 12, 10})})));
-  window.session().previewReplacing(QString::fromStdString(folder / "revised.stl"));
-  ASSERT_TRUE(QTest::qWaitFor([&] { return window.session().isPreviewing(); }, 20000));
-  window.session().keepPreview();
+  window.document().previewReplacing(window.view().selection().back(), QString::fromStdString(folder / "revised.stl"));
+  ASSERT_TRUE(QTest::qWaitFor([&] { return window.document().isPreviewing(); }, 20000));
+  window.document().keepPreview();
   EXPECT_NEAR(markedArea(*part().mesh, Affine::Identity(), *part().marks, Mark::enforce), marked, 0.05 * marked);
   EXPECT_TRUE(part().lostMarks.empty());
   writeFileAtomically(folder / "revised.stl", writeStl(*box({8, 8, 0}, {12, 12, 10})));
-  window.session().previewReplacing(QString::fromStdString(folder / "revised.stl"));
-  ASSERT_TRUE(QTest::qWaitFor([&] { return window.session().isPreviewing(); }, 20000));
+  window.document().previewReplacing(window.view().selection().back(), QString::fromStdString(folder / "revised.stl"));
+  ASSERT_TRUE(QTest::qWaitFor([&] { return window.document().isPreviewing(); }, 20000));
   EXPECT_FALSE(part().lostMarks.empty());
 }
 
@@ -232,19 +232,19 @@ TEST_F(PlacingTest, APartsOwnSettingsAreItsOwn) {
   open(table(30, 12, 3));
   press("copy");
   press("arrange");
-  window.session().selectPart(1);
+  window.view().selectPart(1);
   window.showSheet(3);
-  window.session().setEditsPart(true);
+  window.view().setEditsPart(true);
   set("support.body.spacing", 6);
   settled();
   EXPECT_EQ(part(1).settings.size(), 1u);
   EXPECT_TRUE(part(0).settings.empty());
-  const Tally& tally = window.session().shown().build->tally;
+  const Tally& tally = window.builder().shown().build->tally;
   ASSERT_EQ(tally.pieces.size(), 2u);
   const double more = std::max(tally.pieces[0].volume, tally.pieces[1].volume),
                less = std::min(tally.pieces[0].volume, tally.pieces[1].volume);
   EXPECT_LT(less, 0.8 * more);
-  window.session().setEditsPart(false);
+  window.view().setEditsPart(false);
   EXPECT_NEAR(window.findChild<QWidget*>("support.body.spacing")->findChild<QDoubleSpinBox*>()->value(), 2.2, 1e-9);
 }
 
@@ -269,13 +269,13 @@ TEST_F(PlacingTest, SeveralFilesAreDroppedAtOnce) {
   QApplication::sendEvent(&window, &enter);
   QDropEvent drop(QPointF(400, 300), Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
   QApplication::sendEvent(&window, &drop);
-  ASSERT_TRUE(QTest::qWaitFor([&] { return window.session().project()->parts.size() == 2; }, 20000));
+  ASSERT_TRUE(QTest::qWaitFor([&] { return window.document().project()->parts.size() == 2; }, 20000));
   settled();
-  EXPECT_THAT(window.session().shown().build->findings,
+  EXPECT_THAT(window.builder().shown().build->findings,
               testing::Contains(testing::Field(&Finding::code, std::string("parts-overlap"))));
   press("arrange");
   settled();
-  EXPECT_TRUE(window.session().shown().build->findings.empty());
+  EXPECT_TRUE(window.builder().shown().build->findings.empty());
 }
 
 }  // namespace

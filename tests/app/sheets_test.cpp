@@ -37,22 +37,22 @@ TEST_F(SheetsTest, EveryEditorShowsItsSettingAndTakesItBack) {
   for (SettingEditor* editor : window.findChildren<SettingEditor*>()) {
     const std::string key = editor->objectName().toStdString();
     const SettingRow& row = settingRow(key);
-    const SettingValue before = window.session().settings().value(key);
+    const SettingValue before = window.document().settings().value(key);
     if (auto* number = editor->findChild<QDoubleSpinBox*>()) {
       EXPECT_EQ(number->value(), std::get<double>(before)) << key;
       EXPECT_EQ(number->suffix().trimmed().toStdString(), row.unit) << key;
       number->setValue(row.high);
-      EXPECT_NEAR(window.session().settings().number(key), row.high, 1e-9) << key;
+      EXPECT_NEAR(window.document().settings().number(key), row.high, 1e-9) << key;
     } else if (auto* yes = editor->findChild<QCheckBox*>()) {
       yes->toggle();
-      EXPECT_NE(window.session().settings().value(key), before) << key;
+      EXPECT_NE(window.document().settings().value(key), before) << key;
     } else {
       continue;
     }
     EXPECT_FALSE(editor->toolTip().isEmpty()) << key;
-    EXPECT_FALSE(window.session().settings().isDefault(key)) << key;
+    EXPECT_FALSE(window.document().settings().isDefault(key)) << key;
     QTest::mouseClick(editor->findChild<QToolButton*>(), Qt::LeftButton);
-    EXPECT_TRUE(window.session().settings().isDefault(key)) << key;
+    EXPECT_TRUE(window.document().settings().isDefault(key)) << key;
   }
 }
 
@@ -63,7 +63,7 @@ TEST_F(SheetsTest, ChoicesAreMadeByWordsAndReachTheProject) {
   ASSERT_EQ(box->count(), 3);
   box->setFocus();
   QTest::keyClick(box, Qt::Key_End);
-  EXPECT_EQ(window.session().settings().text("support.source"), "decisions");
+  EXPECT_EQ(window.document().settings().text("support.source"), "decisions");
   settled();
   EXPECT_EQ(supportVolume(), 0);
 }
@@ -91,7 +91,7 @@ TEST_F(SheetsTest, ALongNameStaysInItsList) {
   auto project = std::make_shared<Project>();
   Part part = *projectOf(box({0, 0, 0}, {10, 10, 5}))->parts[0];
   part.name = std::string(300, 'W');
-  window.session().perform(AddParts{{std::make_shared<const Part>(part)}});
+  window.document().perform(AddParts{{std::make_shared<const Part>(part)}});
   settled();
   window.showSheet(0);
   EXPECT_LE(window.width(), 1290);
@@ -127,8 +127,8 @@ TEST_F(SheetsTest, TheWedgeIsDraggedToANewFreeLeanInOneStep) {
   window.showSheet(1);
   QTest::qWait(10);
   auto* wedge = window.findChild<LeanWedge*>();
-  const double before = window.session().settings().number("support.free_lean");
-  const ProjectPtr was = window.session().project();
+  const double before = window.document().settings().number("support.free_lean");
+  const ProjectPtr was = window.document().project();
   const QPoint middle = wedge->rect().center();
   QTest::mousePress(wedge, Qt::LeftButton, {}, middle);
   for (int i = 1; i <= 5; ++i) {
@@ -137,19 +137,19 @@ TEST_F(SheetsTest, TheWedgeIsDraggedToANewFreeLeanInOneStep) {
     QApplication::sendEvent(wedge, &event);
   }
   QTest::mouseRelease(wedge, Qt::LeftButton, {}, middle + QPoint(20, 30));
-  EXPECT_NE(window.session().settings().number("support.free_lean"), before);
-  window.session().undo();
-  EXPECT_EQ(window.session().settings().number("support.free_lean"), before);
-  EXPECT_EQ(window.session().project(), was);
+  EXPECT_NE(window.document().settings().number("support.free_lean"), before);
+  window.document().undo();
+  EXPECT_EQ(window.document().settings().number("support.free_lean"), before);
+  EXPECT_EQ(window.document().project(), was);
   wedge->setFocus();
   QTest::keyClick(wedge, Qt::Key_Up);
-  EXPECT_NEAR(std::abs(window.session().settings().number("support.free_lean") - before), 1, 1e-9);
+  EXPECT_NEAR(std::abs(window.document().settings().number("support.free_lean") - before), 1, 1e-9);
 }
 
 TEST_F(SheetsTest, TheTallySaysWhatTheReportSays) {
   open(table(30, 12, 3));
-  const Build& build = *window.session().shown().build;
-  const double total = grams(build.tally.whole(), window.session().settings());
+  const Build& build = *window.builder().shown().build;
+  const double total = grams(build.tally.whole(), window.document().settings());
   EXPECT_THAT(textOf(window.tally()).toStdString(),
               testing::HasSubstr(QString::number(total, 'f', 1).toStdString() + " g"));
   EXPECT_THAT(textOf(window.tally()).toStdString(),
@@ -157,7 +157,7 @@ TEST_F(SheetsTest, TheTallySaysWhatTheReportSays) {
   QTest::keyClick(&window, Qt::Key_T, Qt::ControlModifier);
   EXPECT_THAT(textOf(window.tally()).toStdString(), testing::HasSubstr("upper interface"));
   window.tally().pin();
-  window.session().perform(ChangeSetting{"infill.density", 80.0});
+  window.document().perform(ChangeSetting{"infill.density", 80.0});
   settled();
   EXPECT_THAT(textOf(window.tally()).toStdString(), testing::HasSubstr("since pin"));
 }
@@ -173,14 +173,14 @@ TEST(DurationWords, ReadAsPeopleSayThem) {
 TEST_F(SheetsTest, LayersAreStepped) {
   open(table(30, 12, 3));
   window.scene().setFocus();
-  const double top = window.session().height();
+  const double top = window.view().height();
   QTest::keyClick(&window.scene(), Qt::Key_PageDown);
-  const double once = window.session().range().second;
+  const double once = window.view().range().second;
   EXPECT_LT(once, top);
   QTest::keyClick(&window.scene(), Qt::Key_PageDown);
-  EXPECT_LT(window.session().range().second, once);
+  EXPECT_LT(window.view().range().second, once);
   QTest::keyClick(&window.scene(), Qt::Key_PageUp);
-  EXPECT_NEAR(window.session().range().second, once, 1e-9);
+  EXPECT_NEAR(window.view().range().second, once, 1e-9);
 }
 
 TEST_F(SheetsTest, MenusOfferWhatCanBeDoneNow) {
@@ -197,7 +197,7 @@ TEST_F(SheetsTest, MenusOfferWhatCanBeDoneNow) {
   EXPECT_FALSE(enabled("Edit", "Undo"));
   EXPECT_FALSE(enabled("File", "Save"));
   open(table(30, 12, 3));
-  window.session().perform(ChangeSetting{"walls", 3.0});
+  window.document().perform(ChangeSetting{"walls", 3.0});
   EXPECT_TRUE(enabled("Edit", "Undo"));
   EXPECT_TRUE(enabled("File", "Save"));
   EXPECT_FALSE(enabled("Edit", "Redo"));
@@ -218,14 +218,14 @@ TEST_F(SheetsTest, NoTwoCommandsShareAShortcut) {
 
 TEST_F(SheetsTest, CancellingKeepsWhatWasShownAndTheNextChangeBuilds) {
   open(sphere({20, 20, 21}, 20, 60, 120));
-  const BuildPtr before = window.session().shown().build;
-  window.session().perform(ChangeSetting{"layer.height", 0.1});
-  window.session().cancelBuild();
+  const BuildPtr before = window.builder().shown().build;
+  window.document().perform(ChangeSetting{"layer.height", 0.1});
+  window.builder().cancel();
   QTest::qWait(50);
-  EXPECT_TRUE(window.session().shown().build == before || !window.session().isStale());
-  window.session().perform(ChangeSetting{"layer.height", 0.3});
+  EXPECT_TRUE(window.builder().shown().build == before || !window.builder().isStale());
+  window.document().perform(ChangeSetting{"layer.height", 0.3});
   settled();
-  EXPECT_NEAR(window.session().shown().build->plan.spans[1].height(), 0.3, 1e-9);
+  EXPECT_NEAR(window.builder().shown().build->plan.spans[1].height(), 0.3, 1e-9);
 }
 
 // Contrast by the formula of WCAG 2.1 (success criterion 1.4.3): text at least 4.5 : 1, large signs 3 : 1.

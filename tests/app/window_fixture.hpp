@@ -30,14 +30,14 @@ class WindowTest : public testing::Test {
 
   void open(const MeshPtr& mesh) {
     writeFileAtomically(folder / "part.stl", writeStl(*mesh));
-    window.session().open(QString::fromStdString(folder / "part.stl"));
+    window.document().open(QString::fromStdString(folder / "part.stl"));
     settled();
   }
 
   // Until the newest project is built and drawn.
   void settled() {
     ASSERT_TRUE(QTest::qWaitFor(
-        [&] { return !window.session().project()->parts.empty() && !window.session().isStale(); }, 60000));
+        [&] { return !window.document().project()->parts.empty() && !window.builder().isStale(); }, 60000));
     QTest::qWait(20);
   }
 
@@ -66,7 +66,7 @@ class WindowTest : public testing::Test {
     window.findChild<QWidget*>(key)->findChild<QDoubleSpinBox*>()->setValue(value);
   }
 
-  double supportVolume() { return window.session().shown().build->tally.support().volume; }
+  double supportVolume() { return window.builder().shown().build->tally.support().volume; }
 
   ScratchFolder folder;
   MainWindow window;

@@ -17,7 +17,7 @@ namespace {
 // A table stands at the plate's middle: (125, 105).
 TEST_F(WindowTest, FromAnStlThroughAPaintedStrokeToGcode) {
   open(table(40, 15, 3));
-  window.session().perform(ChangeSetting{"support.source", std::string("decisions")});
+  window.document().perform(ChangeSetting{"support.source", std::string("decisions")});
   settled();
   EXPECT_EQ(supportVolume(), 0);
   QTest::keyClick(&window, Qt::Key_3, Qt::AltModifier);
@@ -49,7 +49,7 @@ TEST_F(WindowTest, FromAnStlThroughAPaintedStrokeToGcode) {
 // Amber appears where the stroke went, and the picture is the same after undo and redo.
 TEST_F(WindowTest, TheMarkAppearsWhereTheStrokeWent) {
   open(table(40, 15, 3));
-  window.session().setBrush({.tool = Tool::ball, .radius = 4});
+  window.hand().setBrush({.tool = Tool::ball, .radius = 4});
   lookFromBelow();
   const QPoint pixel = pixelOf({112, 112, 15});
   const auto isAmber = [&](const QPoint& at) {
@@ -63,7 +63,7 @@ TEST_F(WindowTest, TheMarkAppearsWhereTheStrokeWent) {
   settled();
   EXPECT_TRUE(isAmber(pixel));
   EXPECT_FALSE(isAmber(pixelOf({136, 96, 15})));
-  EXPECT_EQ(window.session().undoName(), "enforce stroke");
+  EXPECT_EQ(window.document().undoName(), "enforce stroke");
   QTest::keyClick(&window, Qt::Key_Z, Qt::ControlModifier);
   settled();
   EXPECT_FALSE(isAmber(pixel));
@@ -74,35 +74,35 @@ TEST_F(WindowTest, TheMarkAppearsWhereTheStrokeWent) {
 
 TEST_F(WindowTest, SeveralStrokesAreSeveralStepsAndTheRightButtonChangesNothing) {
   open(table(40, 15, 3));
-  window.session().setBrush({.tool = Tool::ball, .radius = 2});
+  window.hand().setBrush({.tool = Tool::ball, .radius = 2});
   lookFromBelow();
-  const ProjectPtr before = window.session().project();
+  const ProjectPtr before = window.document().project();
   QTest::mousePress(&window.scene(), Qt::RightButton, {}, pixelOf({112, 100, 15}));
   dragTo(pixelOf({112, 100, 15}) + QPoint(30, 0), Qt::RightButton);
   QTest::mouseRelease(&window.scene(), Qt::RightButton, {}, pixelOf({112, 100, 15}));
-  EXPECT_EQ(window.session().project(), before);
+  EXPECT_EQ(window.document().project(), before);
   for (const double y : {92.0, 105.0, 118.0}) stroke(pixelOf({112, y, 15}), pixelOf({116, y, 15}));
   settled();
-  const Part& part = *window.session().project()->parts[0];
+  const Part& part = *window.document().project()->parts[0];
   const double three = markedArea(*part.mesh, Affine::Identity(), *part.marks, Mark::enforce);
   EXPECT_NEAR(three, 3 * (4 * 4 + pi * 4), 12);
   for (int i = 0; i < 3; ++i) QTest::keyClick(&window, Qt::Key_Z, Qt::ControlModifier);
-  EXPECT_EQ(window.session().project(), before);
+  EXPECT_EQ(window.document().project(), before);
 }
 
 TEST_F(WindowTest, KeysChooseWhatIsLaid) {
   open(table(40, 15, 3));
   window.scene().setFocus();
   QTest::keyClick(&window.scene(), Qt::Key_B);
-  EXPECT_EQ(window.session().brush().mark, Mark::block);
-  EXPECT_EQ(window.session().brush().tool, Tool::ball);
+  EXPECT_EQ(window.hand().brush().mark, Mark::block);
+  EXPECT_EQ(window.hand().brush().tool, Tool::ball);
   QTest::keyClick(&window.scene(), Qt::Key_X);
-  EXPECT_EQ(window.session().brush().mark, Mark::enforce);
+  EXPECT_EQ(window.hand().brush().mark, Mark::enforce);
   QTest::keyClick(&window.scene(), Qt::Key_0);
-  EXPECT_EQ(window.session().brush().tool, Tool::pick);
-  const double radius = window.session().brush().radius;
+  EXPECT_EQ(window.hand().brush().tool, Tool::pick);
+  const double radius = window.hand().brush().radius;
   QTest::keyClick(&window.scene(), Qt::Key_BracketRight);
-  EXPECT_GT(window.session().brush().radius, radius);
+  EXPECT_GT(window.hand().brush().radius, radius);
 }
 
 TEST_F(WindowTest, SettingsOfTheWorksheetsReachTheBuild) {
@@ -116,7 +116,7 @@ TEST_F(WindowTest, SettingsOfTheWorksheetsReachTheBuild) {
   set("support.gap.above", 0.24);
   settled();
   double top = 0;
-  for (const SupportLayer& layer : window.session().shown().build->support->layers) top = std::max(top, layer.top);
+  for (const SupportLayer& layer : window.builder().shown().build->support->layers) top = std::max(top, layer.top);
   EXPECT_NEAR(top, 15 - 0.24, 1e-6);
 }
 
@@ -129,24 +129,24 @@ TEST_F(WindowTest, TheStripsHandleChoosesTheLayersShown) {
   QMouseEvent event(QEvent::MouseMove, down, strip.mapToGlobal(down), Qt::NoButton, Qt::LeftButton, Qt::NoModifier);
   QApplication::sendEvent(&strip, &event);
   QTest::mouseRelease(&strip, Qt::LeftButton, {}, down);
-  EXPECT_NEAR(window.session().range().second, 9, 0.25);
+  EXPECT_NEAR(window.view().range().second, 9, 0.25);
   window.resize(1024, 700);
   QTest::qWait(20);
-  EXPECT_NEAR(window.session().range().second, 9, 0.25);
+  EXPECT_NEAR(window.view().range().second, 9, 0.25);
 }
 
 TEST_F(WindowTest, PlacingByFiguresIsUndone) {
   open(box({0, 0, 0}, {20, 10, 5}));
   window.findChild<QDoubleSpinBox*>("Turnx")->setValue(90);
   settled();
-  EXPECT_NEAR(window.session().height(), 10, 1e-6);
+  EXPECT_NEAR(window.view().height(), 10, 1e-6);
   window.findChild<QDoubleSpinBox*>("Scalex")->setValue(200);
   settled();
-  EXPECT_NEAR(window.session().height(), 20, 1e-6);
+  EXPECT_NEAR(window.view().height(), 20, 1e-6);
   QTest::keyClick(&window, Qt::Key_Z, Qt::ControlModifier);
   QTest::keyClick(&window, Qt::Key_Z, Qt::ControlModifier);
   settled();
-  EXPECT_NEAR(window.session().height(), 5, 0.21);
+  EXPECT_NEAR(window.view().height(), 5, 0.21);
 }
 
 TEST_F(WindowTest, DroppingAFileOpensItAndSavingKeepsTheMarks) {
@@ -160,25 +160,25 @@ TEST_F(WindowTest, DroppingAFileOpensItAndSavingKeepsTheMarks) {
   settled();
   LayMark mark;
   mark.stroke = BallStroke{{{112, 105, 15}}, 3};
-  window.session().perform(mark);
+  window.document().perform(mark);
   const QString path = QString::fromStdString(folder / "kept.3mf");
   ASSERT_TRUE(window.saveTo(path));
-  EXPECT_FALSE(window.session().isModified());
+  EXPECT_FALSE(window.document().isModified());
   const OpenedProject again = readProject(readFile(path.toStdString()), "kept.3mf");
-  EXPECT_EQ(again.project->parts[0]->marks->key(), window.session().project()->parts[0]->marks->key());
+  EXPECT_EQ(again.project->parts[0]->marks->key(), window.document().project()->parts[0]->marks->key());
 }
 
 TEST_F(WindowTest, ABadFileIsASentenceAndLosesNothing) {
   open(table(40, 15, 3));
-  const ProjectPtr before = window.session().project();
+  const ProjectPtr before = window.document().project();
   writeFileAtomically(folder / "bad.stl", "no mesh at all");
-  QSignalSpy failed(&window.session(), &Session::failed);
-  window.session().open(QString::fromStdString(folder / "bad.stl"));
+  QSignalSpy failed(&window.activity(), &Activity::failed);
+  window.document().open(QString::fromStdString(folder / "bad.stl"));
   ASSERT_TRUE(QTest::qWaitFor([&] { return failed.count() > 0; }, 10000));
   EXPECT_TRUE(failed.first().first().toString().contains("bad.stl"));
-  EXPECT_EQ(window.session().project(), before);
+  EXPECT_EQ(window.document().project(), before);
   EXPECT_FALSE(window.saveTo("/nowhere/at/all.3mf"));
-  EXPECT_EQ(window.session().project(), before);
+  EXPECT_EQ(window.document().project(), before);
 }
 
 }  // namespace

@@ -170,8 +170,8 @@ TEST_F(ColumnTest, ATinyDemandStillGetsTwoLinesOfSupport) {
 
 TEST_F(ColumnTest, TwoColumnsOfOneHeightAreOneLayer) {
   const auto column = std::make_shared<const Column>(columnOver({}, {}));
-  const SupportLayers alone = assembleSupport({column}, Progress()),
-                      twice = assembleSupport({column, column}, Progress());
+  const SupportLayers alone = assembleSupport({column}, {0}, Progress()),
+                      twice = assembleSupport({column, column}, {0, 0}, Progress());
   ASSERT_EQ(alone.layers.size(), twice.layers.size());
   EXPECT_EQ(twice.pieces.size(), 1u);
   EXPECT_EQ(twice.pieces[0].sites, (std::vector<std::size_t>{0, 1}));

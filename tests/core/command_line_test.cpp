@@ -4,6 +4,7 @@
 #include "core/base/files.hpp"
 #include "core/document/project_file.hpp"
 #include "core/mesh/stl.hpp"
+#include "core/results/perform_all.hpp"
 #include "tests/shapes.hpp"
 
 #include <fmt/format.h>
@@ -72,7 +73,7 @@ TEST(CommandLine, SaysWhatDoesNotFitInADecision) {
   const ProjectPtr project = projectOf(shelf);
   const auto refusal = [&](const char* list) -> std::string {
     try {
-      performedAll(*project, nlohmann::json::parse(list), Progress());
+      performedAll(*std::make_unique<Store>(), *project, nlohmann::json::parse(list), Progress());
       return "accepted";
     } catch (const Error& error) {
       return error.what();

@@ -30,7 +30,7 @@ const Vec3 middle(14, 10, 12);
 
 double wanted(const Build& built) {
   double sum = 0;
-  for (const DemandSite* site : built.demand)
+  for (const DemandSitePtr& site : built.demand)
     for (const Polygons& layer : site->layers) sum += area(layer);
   return sum;
 }

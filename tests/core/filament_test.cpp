@@ -7,6 +7,7 @@
 #include "core/release/extraction_path.hpp"
 #include "core/settings/presets.hpp"
 #include "core/settings/rules.hpp"
+#include "core/toolpath/prime_tower.hpp"
 #include "tests/printed.hpp"
 #include "tests/shapes.hpp"
 

@@ -2,9 +2,11 @@
 #include "core/assess/removal.hpp"
 #include "core/base/archive.hpp"
 #include "core/base/files.hpp"
+#include "core/document/decisions_json.hpp"
 #include "core/document/history.hpp"
 #include "core/document/project_file.hpp"
 #include "core/results/gcode_text.hpp"
+#include "core/results/perform_all.hpp"
 #include "core/support/column_descent.hpp"
 #include "tests/shapes.hpp"
 
@@ -137,7 +139,7 @@ TEST(ProjectFile, PartsKeepTheirOwnSettingsAndWhetherTheyRest) {
 
 TEST(Operations, OfPlacingComeFromAList) {
   const ProjectPtr start = projectOf(box({0, 0, 0}, {10, 20, 30}));
-  const ProjectPtr result = performedAll(*start, json::parse(R"([
+  const ProjectPtr result = performedAll(*std::make_unique<Store>(), *start, json::parse(R"([
     {"do":"copy","part":0}, {"do":"mirror","part":1,"axis":"y"}, {"do":"place","part":1,"size":[20,0,0]},
     {"do":"place","part":0,"lift":2.5}, {"do":"set","part":0,"key":"walls","value":4}, {"do":"arrange","gap":8},
     {"do":"mend","part":0}])"),
@@ -272,10 +274,10 @@ TEST(Determinism, SameProjectSameGcode) {
   history.perform(ballAt({53, 53, 10.1}, 3, Mark::block));
   history.perform(ballAt({70, 70, 10.1}, 4));
   history.undo();
-  Pipeline pipeline;  // keeps what the stroke made, and must not let it show
-  pipeline.run(*start, Progress());
-  pipeline.run(*performed(*project, ballAt({70, 70, 10.1}, 4)), Progress());
-  const auto again = pipeline.run(*history.now(), Progress());
+  Store store;  // keeps what the stroke made, and must not let it show
+  buildProject(store, start, Progress());
+  buildProject(store, performed(*project, ballAt({70, 70, 10.1}, 4)), Progress());
+  const auto again = buildProject(store, history.now(), Progress());
   EXPECT_EQ(gcodeOf(history.now()), gcode);
   EXPECT_EQ(gcodeOf(*project, *again, Progress()), gcode);
   ScratchFolder folder;
@@ -293,13 +295,13 @@ TEST(Determinism, SameProjectSameGcode) {
 
 TEST(Pipeline, ACancelledRunThrowsAndTheNextOneIsWhole) {
   const ProjectPtr project = projectOf(table(30, 10, 2));
-  Pipeline pipeline;
+  Store store;
   std::optional<Progress> progress;
   progress.emplace([&](double fraction, std::string_view) {
     if (fraction > 0.3) progress->cancel();
   });
-  EXPECT_THROW(pipeline.run(*project, *progress), Cancelled);
-  EXPECT_EQ(gcodeOf(*project, *pipeline.run(*project, Progress()), Progress()), gcodeOf(project));
+  EXPECT_THROW(buildProject(store, project, *progress), Cancelled);
+  EXPECT_EQ(gcodeOf(*project, *buildProject(store, project, Progress()), Progress()), gcodeOf(project));
 }
 
 TEST(CommandLine, ExitsByTheRules) {

@@ -131,10 +131,10 @@ TEST(HoldAdvice, CutsTheFinialsGiveToAQuarterWhenItIsTaken) {
   ProjectPtr held = bare;
   for (const Operation& step : unstable->remedies.front().steps) held = performed(*held, step);
   const BuildPtr after = build(held);
-  EXPECT_LE(after->parts[0].stability->mostDeflected()->deflection,
-            before->parts[0].stability->mostDeflected()->deflection / 4);
+  EXPECT_LE(after->judged[0].stability->mostDeflected()->deflection,
+            before->judged[0].stability->mostDeflected()->deflection / 4);
   std::size_t heldLayers = 0;
-  for (const StandingLevel& level : after->parts[0].stability->levels) heldLayers += level.held;
+  for (const StandingLevel& level : after->judged[0].stability->levels) heldLayers += level.held;
   EXPECT_GT(heldLayers, 20u);
 }
 

@@ -81,7 +81,7 @@ TEST(PartPaths, BridgesRunAlongTheirSpan) {
 }
 
 TEST(PartPaths, AThinWallGetsASingleLineOfItsWidth) {
-  const PartPaths paths = partPaths(0, {rectangle({Vec2(0, 0), Vec2(20, 0.4)})}, {{}}, 0, {}, {});
+  const PartPaths paths = partPaths({rectangle({Vec2(0, 0), Vec2(20, 0.4)})}, {{}}, 0, {}, {});
   double volumePerMm = 0, length = 0;
   for (const PathGroup& group : paths.groups)
     for (const auto& stage : group.stages)
@@ -92,7 +92,7 @@ TEST(PartPaths, AThinWallGetsASingleLineOfItsWidth) {
   EXPECT_NEAR(length, 19.6, 0.4);
   EXPECT_NEAR(volumePerMm, 0.4, 0.02);
   EXPECT_TRUE(paths.tooThin.empty());
-  EXPECT_FALSE(partPaths(0, {rectangle({Vec2(0, 0), Vec2(20, 0.12)})}, {{}}, 0, {}, {}).tooThin.empty());
+  EXPECT_FALSE(partPaths({rectangle({Vec2(0, 0), Vec2(20, 0.12)})}, {{}}, 0, {}, {}).tooThin.empty());
 }
 
 TEST(SupportPaths, AnInterfaceIsCoveredUpToItsWallWhateverItsWidth) {
@@ -121,7 +121,7 @@ TEST(SupportPaths, LinesKeepTheirSpacingAndCrossTheInterface) {
   const auto offsets = [&](bool interface, double sign) {
     std::vector<double> all;
     const Stages stages =
-        regionPaths({0, interface ? RegionKind::interfaceUpper : RegionKind::body, 0, area}, 2, rules);
+        regionPaths({0, interface ? RegionKind::interfaceUpper : RegionKind::body, 0, area}, 0, rules);
     for (const Path& path : stages.back())
       all.push_back((toMm(path.points[0]).y() - sign * toMm(path.points[0]).x()) / std::sqrt(2.0));
     std::sort(all.begin(), all.end());

@@ -2,6 +2,7 @@
 // Tree supports: where they touch, how they get down, and what they do where that is hard.
 #include "core/assess/removal.hpp"
 #include "core/assess/structure_advice.hpp"
+#include "core/results/perform_all.hpp"
 #include "tests/package_mesh.hpp"
 #include "tests/shapes.hpp"
 
@@ -244,7 +245,8 @@ TEST(Structure, MayDifferFromSiteToSite) {
                                        [](const Site& a, const Site& b) { return a.high < b.high; });
   const nlohmann::json operation{
       {"do", "site"}, {"part", 0}, {"at", {site.at.x(), site.at.y(), site.at.z()}}, {"structure", "normal"}};
-  const BuildPtr mixed = build(performedAll(*project, nlohmann::json::array({operation}), Progress()));
+  const BuildPtr mixed =
+      build(performedAll(*std::make_unique<Store>(), *project, nlohmann::json::array({operation}), Progress()));
   std::set<RegionKind> kinds;
   for (const SupportLayer& layer : mixed->support->layers)
     for (const PieceRegion& region : layer.regions) kinds.insert(region.kind);

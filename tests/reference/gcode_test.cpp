@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // G-code against the grammar of RS-274 (NIST RS274/NGC interpreter, version 3) and the figures of a
 // handbook, reading nothing but its text.
-#include "core/gcode/writer.hpp"
 #include "core/assess/report.hpp"
+#include "core/gcode/writer.hpp"
 #include "tests/printed.hpp"
 #include "tests/shapes.hpp"
 

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Sections against CGAL's mesh slicer (CGAL 5.5, Polygon_mesh_slicer), on open meshes that packages carry.
 #include "core/overhang/lean.hpp"
-#include "core/results/pipeline.hpp"
+#include "core/results/build_project.hpp"
 #include "core/slice/slices.hpp"
 #include "tests/package_mesh.hpp"
 #include "tests/shapes.hpp"

@@ -1,0 +1,31 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Offers what another window left behind when it ended badly. Lies over the scene's lower edge until it is answered.
+#pragma once
+
+#include "app/window/document.hpp"
+
+#include <QFrame>
+
+class QLabel;
+
+namespace trellis {
+
+class RecoveryBar : public QFrame {
+  Q_OBJECT
+ public:
+  RecoveryBar(Document& document, QWidget* parent);
+
+ protected:
+  bool eventFilter(QObject* watched, QEvent* event) override;
+
+ private:
+  void offer();
+  void answered();
+  void settle();
+
+  Document& document_;
+  std::vector<LeftJournal> left_;  // the one offered first
+  QLabel *picture_, *words_;
+};
+
+}  // namespace trellis

@@ -1,0 +1,131 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/window/builder.hpp"
+
+#include "core/base/files.hpp"
+#include "core/results/build_project.hpp"
+#include "core/results/gcode_text.hpp"
+
+namespace trellis {
+
+TrialRules trialRules(const Settings& settings) {
+  TrialRules rules;
+  rules.lineWidth = settings.number("line.width");
+  rules.bridgeLimit = settings.number("support.bridge_limit");
+  rules.filamentDiameter = settings.number("filament.diameter");
+  rules.acceleration = settings.number("machine.acceleration");
+  return rules;
+}
+
+Builder::Builder(Document& document, Activity& activity, Store& store, QObject* parent)
+    : QObject(parent), document_(document), activity_(activity), store_(store) {
+  worker_ = std::make_unique<Worker>(activity.reports());
+  connect(&document, &Document::replaced, this, &Builder::forget);
+  connect(&document, &Document::changed, this, &Builder::rebuild);
+}
+
+Builder::~Builder() = default;
+
+// Another project was opened: nothing of the old one is shown for it.
+void Builder::forget() {
+  sites_.clear();
+  Q_EMIT sitesChanged();
+}
+
+// What comes early is shown only while it is of the project that is there.
+void Builder::rebuild() {
+  worker_->doOnly([this, wanted = document_.project()](const Progress& progress) {
+    const auto ifWanted = [this, wanted](const std::function<void()>& show) {
+      activity_.here([this, wanted, show] {
+        if (wanted == document_.project()) show();
+      });
+    };
+    Watch watch;
+    watch.sites = [=, this](const std::vector<std::shared_ptr<const Sites>>& sites) {
+      ifWanted([=, this] {
+        sites_ = sites;
+        Q_EMIT sitesChanged();
+      });
+    };
+    watch.supports = [=, this](const std::shared_ptr<const Supports>& supports) {
+      const auto solid = std::make_shared<const SupportSolid>(
+          solidOf(*supports->support, supports->trees, SupportLayer{0, 0, {}}, Progress()));
+      ifWanted([=, this] {
+        early_ = solid;
+        Q_EMIT earlySupportsChanged();
+      });
+    };
+    Shown shown{wanted, buildProject(store_, wanted, progress, watch), nullptr, nullptr};
+    const Build& build = *shown.build;
+    shown.supports = std::make_shared<const SupportSolid>(solidOf(*build.support, build.trees, build.bed, progress));
+    shown.supportTree = std::make_shared<const MeshTree>(trellis::surfaceOf(*shown.supports));
+    activity_.here([this, shown] {
+      shown_ = shown;
+      early_.reset();
+      trialPrint_.reset();
+      if (shown.project == document_.project()) {
+        sites_.clear();
+        for (const PartBuild& part : shown.build->parts) sites_.push_back(part.sites);
+        Q_EMIT sitesChanged();
+      }
+      Q_EMIT shownChanged();
+      Q_EMIT trialPrintChanged();
+    });
+  });
+}
+
+void Builder::cancel() {
+  worker_->cancel();
+  activity_.errands().cancel();
+  if (!trialPrint_) triedBuild_.reset();
+}
+
+void Builder::exportGcode(const QString& path, const Document::Done& done) {
+  QString problem;
+  if (document_.refusesToWrite()) {
+    if (done) done(false);
+    return;
+  }
+  if (!shown_.build || isStale())
+    problem = tr("The print is still being built. Try again when the bar below has gone.");
+  else if (shown_.build->print.layers.empty())
+    problem = tr("There is nothing to print yet. Open a part first.");
+  if (!problem.isEmpty()) {
+    activity_.fail(problem);
+    if (done) done(false);
+    return;
+  }
+  activity_.errands().doNext([=, this, shown = shown_](const Progress& progress) {
+    QString said;
+    try {
+      progress.report(0, "writing G-code");
+      writeFileAtomically(path.toStdString(), gcodeOf(*shown.project, *shown.build, progress));
+    } catch (const Cancelled&) {
+      said = tr("Writing was given up. Nothing was changed.");
+    } catch (const std::exception& error) {
+      said = error.what();
+    }
+    activity_.here([=, this] {
+      if (!said.isEmpty()) activity_.fail(said);
+      if (done) done(said.isEmpty());
+    });
+  });
+}
+
+void Builder::runTrialPrint() {
+  if (!shown_.build || isStale() || triedBuild_ == shown_.build || shown_.build->print.layers.empty()) return;
+  triedBuild_ = shown_.build;
+  activity_.errands().doNext([this, shown = shown_](const Progress& progress) {
+    progress.report(0, "writing G-code");
+    const std::string text = gcodeOf(*shown.project, *shown.build, progress);
+    progress.report(0.1, "reading it again");
+    auto trial = std::make_shared<const TrialPrint>(
+        trellis::trialPrint(readGcode(text, progress), trialRules(shown.project->settings), progress));
+    activity_.here([this, trial, build = shown.build] {
+      if (shown_.build != build) return;
+      trialPrint_ = trial;
+      Q_EMIT trialPrintChanged();
+    });
+  });
+}
+
+}  // namespace trellis

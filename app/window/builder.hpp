@@ -1,0 +1,65 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Builds whatever the document holds, as soon as it changes, and keeps the newest of each result to be shown.
+#pragma once
+
+#include "app/window/document.hpp"
+#include "core/assess/build.hpp"
+#include "core/support/support_solid.hpp"
+#include "core/trial/trial_print.hpp"
+
+namespace trellis {
+
+// The newest build, with what only the eye needs.
+struct Shown {
+  ProjectPtr project;  // what it was built from
+  BuildPtr build;
+  std::shared_ptr<const SupportSolid> supports;
+  MeshTreePtr supportTree;  // of supports' triangles, in the same order, on the plate
+};
+
+class Builder : public QObject {
+  Q_OBJECT
+ public:
+  Builder(Document& document, Activity& activity, Store& store, QObject* parent = nullptr);
+  ~Builder() override;
+
+  const Shown& shown() const { return shown_; }
+  bool isStale() const { return shown_.project != document_.project(); }
+  // Supports as they were let down, ahead of lines and judgement; none once the build they belong to is shown.
+  const std::shared_ptr<const SupportSolid>& earlySupports() const { return early_; }
+  // Sites of each part as last known, ahead of the build they belong to.
+  const std::vector<std::shared_ptr<const Sites>>& sites() const { return sites_; }
+
+  void rebuild();
+  void cancel();  // and all errands
+
+  void exportGcode(const QString& path, const Document::Done& done = {});
+
+  // The trial print of what is shown, from its G-code; null until it was run, and again after every change.
+  const std::shared_ptr<const TrialPrint>& trialPrint() const { return trialPrint_; }
+  void runTrialPrint();  // in the background
+
+ Q_SIGNALS:
+  void shownChanged();
+  void sitesChanged();
+  void earlySupportsChanged();
+  void trialPrintChanged();
+
+ private:
+  void forget();
+
+  Document& document_;
+  Activity& activity_;
+  Store& store_;
+  Shown shown_;
+  std::shared_ptr<const SupportSolid> early_;
+  std::vector<std::shared_ptr<const Sites>> sites_;
+  std::shared_ptr<const TrialPrint> trialPrint_;
+  BuildPtr triedBuild_;             // what was tried on trial or is being
+  std::unique_ptr<Worker> worker_;  // last, so that its thread ends before anything it reports to
+};
+
+// What a trial print is to know of the settings.
+TrialRules trialRules(const Settings& settings);
+
+}  // namespace trellis

@@ -1,0 +1,283 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/window/document.hpp"
+
+#include "core/base/files.hpp"
+#include "core/document/project_file.hpp"
+#include "core/mesh/stl.hpp"
+#include "core/results/part_recipes.hpp"
+
+#include <QFileInfo>
+
+#include <algorithm>
+
+namespace trellis {
+
+namespace {
+
+constexpr double leastSize = 1, mostSize = 2000;  // mm; outside, the file was hardly drawn in millimetres
+
+std::vector<MeshTreePtr> treesOf(const Project& project) {
+  std::vector<MeshTreePtr> trees;
+  for (const PartPtr& part : project.parts) trees.push_back(treeOf(part->mesh));
+  return trees;
+}
+
+}  // namespace
+
+Document::Document(Activity& activity, Store& store, QObject* parent)
+    : QObject(parent), activity_(activity), store_(store) {
+  history_.markSaved();
+}
+
+Document::~Document() = default;
+
+void Document::perform(const Operation& operation, bool continuing) {
+  try {
+    history_.perform(operation, continuing);
+  } catch (const Error& error) {
+    return activity_.fail(error.what());
+  }
+  ++edits_;
+  touched();
+}
+
+void Document::performTogether(const std::vector<Operation>& operations) {
+  if (operations.empty()) return;
+  try {
+    history_.performTogether(operations);
+  } catch (const Error& error) {
+    return activity_.fail(error.what());
+  }
+  ++edits_;
+  touched();
+}
+
+void Document::undo() {
+  history_.undo();
+  ++edits_;
+  touched();
+}
+
+void Document::redo() {
+  history_.redo();
+  ++edits_;
+  touched();
+}
+
+void Document::touched() {
+  if (isModified()) journal_.record(history_.kept(), history_.lastName(), history_.steps(), path_.toStdString());
+  if (const auto problem = journal_.problem()) activity_.fail(QString::fromStdString(*problem));
+  if (history_.hasForgotten() && !saidForgotten_) {
+    saidForgotten_ = true;
+    activity_.fail(tr("So much was done that the oldest steps can no longer be undone."));
+  }
+  Q_EMIT changed();
+}
+
+void Document::preview(const Operation& operation) {
+  history_.leavePreview();
+  previewNotes_.clear();
+  previewFacets_.clear();
+  try {
+    history_.preview(nameOf(operation), performed(*project(), operation));
+  } catch (const Error& error) {
+    activity_.fail(error.what());
+  }
+  Q_EMIT changed();
+}
+
+void Document::offer(const ProjectPtr& from, const ProjectPtr& result, const std::string& name,
+                     const QStringList& notes, const std::vector<std::uint32_t>& facets) {
+  const std::vector<MeshTreePtr> trees = treesOf(*result);
+  activity_.here([=, this] {
+    if (project() != from) return;
+    trees_.insert(trees_.end(), trees.begin(), trees.end());
+    history_.preview(name, result);
+    previewNotes_ = notes;
+    previewFacets_ = facets;
+    Q_EMIT changed();
+  });
+}
+
+void Document::previewMending(std::size_t part, MendBy way) {
+  leavePreview();
+  activity_.errands().doNext([this, way, part, before = project()](const Progress& progress) {
+    progress.report(0.2, "mending");
+    const Kept<Mended> mended = store_.getAside(mendedMesh, {before->parts[part]->mesh, way}, progress);
+    QStringList notes;
+    for (const std::string& done : mended->done) notes << QString::fromStdString(done);
+    if (notes.isEmpty()) notes << tr("nothing to mend");
+    offer(before, performed(*before, ReplaceMesh{part, mended->mesh}), nameOf(MendPart{part, way}), notes,
+          mended->fresh);
+  });
+}
+
+void Document::previewReplacing(std::size_t part, const QString& path) {
+  leavePreview();
+  activity_.errands().doNext([this, path, part, before = project()](const Progress& progress) {
+    const MeshPtr mesh = readOneMesh(path.toStdString(), progress);
+    progress.report(0.5, "carrying marks over");
+    const ReplaceMesh operation{part, mesh};
+    offer(before, performed(*before, operation), nameOf(operation), {}, {});
+  });
+}
+
+void Document::keepPreview() {
+  history_.keepPreview();
+  ++edits_;
+  touched();
+}
+
+void Document::leavePreview() {
+  if (!isPreviewing()) return;
+  history_.leavePreview();
+  Q_EMIT changed();
+}
+
+void Document::take(ProjectPtr project, const QString& path, bool saved) {
+  journal_.drop();
+  history_ = History(std::move(project));
+  if (saved) history_.markSaved();
+  path_ = path;
+  saidForgotten_ = false;
+  Q_EMIT replaced();
+  touched();
+}
+
+void Document::newProject() {
+  readOnly_ = false;
+  trees_.clear();
+  take(std::make_shared<const Project>(), "", true);
+}
+
+void Document::open(const QString& path, bool addToThis) {
+  activity_.errands().doNext([this, path, addToThis, kept = settings(), edits = edits_](const Progress& progress) {
+    const OpenedProject read = openFile(path.toStdString(), kept, progress);
+    progress.report(0.9, "getting the surface ready");
+    const std::vector<MeshTreePtr> trees = treesOf(*read.project);
+    activity_.here([=, this] {
+      if (!addToThis) trees_.clear();
+      trees_.insert(trees_.end(), trees.begin(), trees.end());
+      takeRead(path, addToThis, edits, read.project, read.isProject, read.fromNewerVersion);
+    });
+  });
+}
+
+void Document::takeRead(const QString& path, bool addToThis, std::size_t edits, const ProjectPtr& read, bool isProject,
+                        bool newer) {
+  const QString name = QFileInfo(path).fileName();
+  if (addToThis) {
+    perform(AddParts{read->parts});
+  } else if (edits != edits_) {
+    return activity_.fail(tr("%1 was not opened: this project was changed while it was being read, and would have been "
+                             "replaced. Save what is here and open it again.")
+                              .arg(name));
+  } else {
+    readOnly_ = newer;
+    take(read, isProject ? path : QString(), isProject);
+  }
+  Q_EMIT opened(path);
+  if (!addToThis && newer)
+    activity_.fail(
+        tr("%1 was saved by a newer Meek Trellis. It is open to look at; saving it here would lose what this "
+           "version does not know.")
+            .arg(name));
+  double largest = 0;
+  for (const PartPtr& part : read->parts) largest = std::max(largest, part->mesh->bounds.sizes().maxCoeff());
+  if (!isProject && (largest < leastSize || largest > mostSize)) Q_EMIT oddlySized(largest);
+}
+
+bool Document::refusesToWrite() {
+  if (!isPreviewing()) return false;
+  activity_.fail(tr("Something is only being looked at: %1. Keep it or leave it first.").arg(previewName()));
+  return true;
+}
+
+// Whether it could be done is told on the window's thread, after what follows from it.
+void Document::write(const std::function<void()>& work, const Done& done, const std::function<void()>& after) {
+  activity_.errands().doNext([=, this](const Progress&) {
+    QString problem;
+    try {
+      work();
+    } catch (const Cancelled&) {
+      problem = tr("Writing was given up. Nothing was changed.");
+    } catch (const std::exception& error) {
+      problem = error.what();
+    }
+    activity_.here([=, this] {
+      if (!problem.isEmpty())
+        activity_.fail(problem);
+      else if (after)
+        after();
+      if (done) done(problem.isEmpty());
+    });
+  });
+}
+
+void Document::save(const QString& path, const Done& done) {
+  const bool refused = refusesToWrite();
+  if (!refused && readOnly_)
+    activity_.fail(
+        tr("This project comes from a newer Meek Trellis and saving it here would lose decisions. Install the "
+           "newer version."));
+  if (refused || readOnly_) {
+    if (done) done(false);
+    return;
+  }
+  const ProjectPtr project = history_.kept();
+  write([=] { writeFileAtomically(path.toStdString(), packProject(*project)); }, done,
+        [=, this] {
+          path_ = path;
+          history_.markSaved(project);
+          if (!isModified()) journal_.drop();
+          Q_EMIT saved(path);
+          Q_EMIT changed();
+        });
+}
+
+void Document::exportStl(const QString& path, const Done& done) {
+  if (refusesToWrite()) {
+    if (done) done(false);
+    return;
+  }
+  write([path, project = project()] { writeFileAtomically(path.toStdString(), writeStl(*placedTogether(*project))); },
+        done);
+}
+
+QString Document::title() const {
+  if (!path_.isEmpty()) return QFileInfo(path_).completeBaseName();
+  return project()->parts.empty() ? tr("empty plate") : QString::fromStdString(project()->parts.front()->name);
+}
+
+void Document::lookForJournals() {
+  activity_.errands().doNext([this](const Progress&) {
+    const std::vector<LeftJournal> left = leftJournals(journalFolder());
+    activity_.here([=, this] { Q_EMIT journalsFound(left); });
+  });
+}
+
+// It becomes this window's own: the old journal goes when the new one holds it.
+void Document::openJournal(const LeftJournal& left) {
+  activity_.errands().doNext([this, left, edits = edits_](const Progress&) {
+    const Recovered recovered = recover(left.path);
+    const std::vector<MeshTreePtr> trees = treesOf(*recovered.project);
+    activity_.here([=, this] {
+      if (edits != edits_)
+        return activity_.fail(tr("What was left is still there: this project was changed meanwhile. Save it first."));
+      trees_ = trees;
+      readOnly_ = false;
+      take(recovered.project, QString::fromStdString(left.file), false);
+      journal_.flush();
+      throwAway(left);
+      if (recovered.cutOff) activity_.fail(tr("The end of what was left was damaged; this is the state before it."));
+      Q_EMIT opened(path_);
+    });
+  });
+}
+
+void Document::throwAway(const LeftJournal& left) {
+  std::error_code none;
+  std::filesystem::remove(left.path, none);
+}
+
+}  // namespace trellis

@@ -1,0 +1,98 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The open project: what was done to it, the file it belongs to, and the journal that keeps it from being lost.
+#pragma once
+
+#include "app/window/activity.hpp"
+#include "core/document/history.hpp"
+#include "core/document/journal.hpp"
+#include "core/results/store.hpp"
+
+#include <QStringList>
+
+#include <vector>
+
+namespace trellis {
+
+class Document : public QObject {
+  Q_OBJECT
+ public:
+  // store is where mended meshes are made; all of it outlives the document.
+  Document(Activity& activity, Store& store, QObject* parent = nullptr);
+  ~Document() override;
+
+  const ProjectPtr& project() const { return history_.now(); }
+  const Settings& settings() const { return project()->settings; }
+
+  // A sentence goes to Activity::failed when it cannot be done, and nothing is changed. With continuing, it replaces
+  // what the same drag did before.
+  void perform(const Operation& operation, bool continuing = false);
+  void performTogether(const std::vector<Operation>& operations);  // one step
+  void undo();
+  void redo();
+  QString undoName() const { return QString::fromStdString(history_.undoName()); }
+  QString redoName() const { return QString::fromStdString(history_.redoName()); }
+
+  // Shows what an operation would give, until it is kept or left.
+  void preview(const Operation& operation);
+  void previewMending(std::size_t part, MendBy way);             // in the background
+  void previewReplacing(std::size_t part, const QString& path);  // its mesh by another file's, in the background
+  bool isPreviewing() const { return history_.isPreviewing(); }
+  QString previewName() const { return QString::fromStdString(history_.previewName()); }
+  // What was done to get there, in words, and the facets that are new.
+  const QStringList& previewNotes() const { return previewNotes_; }
+  const std::vector<std::uint32_t>& previewFacets() const { return previewFacets_; }
+  void keepPreview();
+  void leavePreview();
+
+  // Files. All in the background; what is done meanwhile is not lost: a file that would replace it is refused, and a
+  // save writes what was there when it was asked for.
+  void newProject();
+  void open(const QString& path, bool addToThis = false);
+  using Done = std::function<void(bool)>;  // on the window's thread, whether it could be done
+  void save(const QString& path, const Done& done = {});
+  void exportStl(const QString& path, const Done& done = {});  // all parts where they stand, as one mesh
+  const QString& path() const { return path_; }                // of the project file, or empty
+  QString title() const;
+  bool isModified() const { return !history_.isSaved(); }
+  bool isReadOnly() const { return readOnly_; }
+  // Why nothing may be written now: something is only looked at. Emits failed and returns true.
+  bool refusesToWrite();
+
+  // What other windows left behind when they ended badly.
+  void lookForJournals();
+  void openJournal(const LeftJournal& left);
+  void throwAway(const LeftJournal& left);
+  // The maker was asked and lets go of what is not saved.
+  void letGo() { journal_.drop(); }
+
+ Q_SIGNALS:
+  void changed();   // the project
+  void replaced();  // by another one; changed follows
+  void opened(const QString& path);
+  void saved(const QString& path);
+  void oddlySized(double largest);  // mm: the part just opened is hardly meant to be this large or small
+  void journalsFound(const std::vector<LeftJournal>& left);
+
+ private:
+  void take(ProjectPtr project, const QString& path, bool saved);
+  void touched();
+  void takeRead(const QString& path, bool addToThis, std::size_t edits, const ProjectPtr& read, bool isProject,
+                bool newer);
+  // From another thread: what was worked out from a project is shown as a preview if nothing else was done meanwhile.
+  void offer(const ProjectPtr& from, const ProjectPtr& result, const std::string& name, const QStringList& notes,
+             const std::vector<std::uint32_t>& facets);
+  void write(const std::function<void()>& work, const Done& done, const std::function<void()>& after = {});
+
+  Activity& activity_;
+  Store& store_;
+  History history_{std::make_shared<const Project>()};
+  Journal journal_{journalFolder()};
+  QString path_;
+  bool readOnly_ = false, saidForgotten_ = false;
+  std::size_t edits_ = 0;  // how often the maker changed something
+  QStringList previewNotes_;
+  std::vector<std::uint32_t> previewFacets_;
+  std::vector<MeshTreePtr> trees_;  // of meshes that were read, so that no brush waits for one
+};
+
+}  // namespace trellis

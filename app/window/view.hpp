@@ -1,0 +1,114 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What is looked at: what is selected and lit, which heights are shown, what is cut away, which G-code is open.
+#pragma once
+
+#include "app/window/builder.hpp"
+#include "app/window/choice.hpp"
+#include "core/assess/thumbnail.hpp"
+#include "core/assess/turnings.hpp"
+
+#include <optional>
+
+namespace trellis {
+
+// A turning of the selected part, with its picture and how it would stand.
+struct ShownTurning {
+  Turning turning;
+  Thumbnail picture;
+  double deflection = 0, safetyFactor = 0;  // the worst of any height, as of StandingLevel
+};
+
+// G-code that was opened to look at, of any program.
+struct OpenedGcode {
+  QString name;
+  std::shared_ptr<const TrialPrint> trial;
+};
+
+class View : public QObject {
+  Q_OBJECT
+ public:
+  View(Document& document, Builder& builder, Activity& activity, QObject* parent = nullptr);
+
+  // The selected part that figures are shown of, or −1; further ones may be selected with it.
+  int selectedPart() const { return selection_.empty() ? -1 : static_cast<int>(selection_.back()); }
+  const std::vector<std::size_t>& selection() const { return selection_; }
+  void selectPart(int part) {
+    select(part < 0 ? std::vector<std::size_t>() : std::vector{static_cast<std::size_t>(part)});
+  }
+  void select(std::vector<std::size_t> parts);
+
+  // Those in force for the selected part, or the plate's when none is selected.
+  Settings settingsInHand() const;
+  // Whether settings that a part may have of its own are changed for the selected part only.
+  bool editsPart() const { return editsPart_ && !selection_.empty(); }
+  std::optional<std::size_t> editedPart() const {
+    return editsPart() ? std::optional(selection_.back()) : std::nullopt;
+  }
+  Settings settingsEdited() const { return editsPart() ? settingsInHand() : document_.settings(); }
+  void setEditsPart(bool editsPart);
+
+  // Candidate turnings of the selected part: a first set soon, a better one later.
+  void findTurnings();
+  const std::vector<ShownTurning>& turnings() const { return turnings_; }
+
+  // What is pointed at, and what is selected in the list.
+  const std::vector<SiteId>& litSites() const { return lit_; }
+  void lightSites(std::vector<SiteId> lit);
+  Chosen chosen() const { return chosen_; }
+  void choose(const Chosen& chosen);
+  // A piece to be looked at, or −1: it slides a little along its way out.
+  int pieceInHand() const { return pieceInHand_; }
+  void takePiece(int piece);
+
+  // The plane that hides the near side, in plate coordinates: what lies before it is cut away.
+  const std::optional<Plane>& cutaway() const { return cutaway_; }
+  void setCutaway(const std::optional<Plane>& plane);
+  // What brushes may reach: before the eye, behind the cutaway and within the shown heights.
+  std::vector<Plane> clip() const;
+
+  std::pair<double, double> range() const { return range_; }  // shown heights, mm
+  void setRange(double low, double high);
+  double height() const;             // of the print, mm
+  std::vector<double> tops() const;  // of its layers, ascending; of an opened file's, where one is shown
+  // How much of the topmost shown layer is drawn, 0–1, while it is played.
+  double drawnShare() const { return drawnShare_; }
+  void setDrawnShare(double share);
+  // The scene turns to a place and shows the layers up to it.
+  void goTo(const Vec3& at);
+
+  // Shows a file instead of the project's layers, until it is closed. Reads in the background.
+  void openGcode(const QString& path);
+  void closeGcode();
+  const std::optional<OpenedGcode>& gcode() const { return gcode_; }
+
+ Q_SIGNALS:
+  void selectionChanged();  // or what figures are changed for
+  void turningsChanged();
+  void litChanged();
+  void chosenChanged();
+  void pieceTaken();
+  void cutawayChanged();
+  void rangeChanged();
+  void gcodeChanged();
+  void wentTo(const Vec3& at);
+
+ private:
+  void forget();
+  void keepToProject();
+
+  Document& document_;
+  Builder& builder_;
+  Activity& activity_;
+  std::vector<std::size_t> selection_;
+  bool editsPart_ = false;
+  std::vector<ShownTurning> turnings_;
+  std::vector<SiteId> lit_;
+  Chosen chosen_;
+  int pieceInHand_ = -1;
+  std::optional<Plane> cutaway_;
+  std::pair<double, double> range_{0, 1e9};
+  double drawnShare_ = 1;
+  std::optional<OpenedGcode> gcode_;
+};
+
+}  // namespace trellis

@@ -1,0 +1,23 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The one door to Clipper's booleans. Every answer is checked: a failed one is tried once more on a coarser grid, and
+// then it is an error, never an empty region.
+#pragma once
+
+#include "core/base/error.hpp"
+#include "core/geometry/polygons.hpp"
+
+namespace trellis {
+
+struct Clipping {
+  ClipperLib::ClipType how;
+  const Polygons& subjects;
+  const Polygons& clips;
+  bool closed = true;  // subjects are outlines and not open lines
+  ClipperLib::PolyFillType fill = ClipperLib::pftNonZero;
+};
+
+// Both throw GeometryError.
+Polygons clipped(const Clipping& clipping);
+void clipInto(ClipperLib::PolyTree& tree, const Clipping& clipping);
+
+}  // namespace trellis

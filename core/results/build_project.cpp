@@ -1,0 +1,154 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/results/build_project.hpp"
+
+#include "core/assess/findings.hpp"
+#include "core/base/parallel.hpp"
+#include "core/results/estimate.hpp"
+#include "core/results/judgement.hpp"
+#include "core/results/print_layers.hpp"
+
+#include <chrono>
+#include <thread>
+
+namespace trellis {
+
+namespace {
+
+// One build: the steps in order, with the clock for each.
+class BuildRun {
+ public:
+  BuildRun(Store& store, const Project& project, const Progress& progress)
+      : store_(store), project_(project), progress_(progress) {}
+
+  Build all(const Watch& watch) {
+    progress_.report(0, running_);
+    checkFits(project_, machineMemory());
+    std::jthread lookingOver([this] { beginLookingOver(); });
+    findSites(watch);
+    buildSupports();
+    if (watch.supports) watch.supports(std::make_shared<const Supports>(*build_));
+    stage("judging pieces", 0.55);
+    const std::vector<WayOut> ways = waysOut(store_, project_, *build_, parts_, groups_, progress_);
+    const std::vector<BodyFilament> bodies = bodyFilaments(*build_, ways);
+    stage("laying lines", 0.6);
+    layPaths(bodies);
+    stage("weighing", 0.95);
+    build_->pieces = judgePieces(*build_, ways, bodies, progress_);
+    weighStanding();
+    build_->prices = pricesOf(*build_);
+    stage("looking meshes over", 0.97);
+    lookOver();
+    build_->findings = findProblems(project_, *build_);
+    stage("done", 1);
+    return std::move(*build_);
+  }
+
+ private:
+  // Ends the running stage and begins the next.
+  void stage(const char* next, double fraction) {
+    const auto now = std::chrono::steady_clock::now();
+    build_->milliseconds.emplace_back(running_, std::chrono::duration<double, std::milli>(now - last_).count());
+    last_ = now;
+    running_ = next;
+    progress_.report(fraction, next);
+  }
+
+  void findSites(const Watch& watch) {
+    parts_.resize(project_.parts.size());
+    for (std::size_t p = 0; p < parts_.size(); ++p) parts_[p] = sitesOfPart(store_, project_, p, progress_);
+    if (!watch.sites) return;
+    std::vector<std::shared_ptr<const Sites>> sites;
+    for (const PartResults& part : parts_) sites.push_back(part.sites.value);
+    progress_.check();
+    watch.sites(sites);
+  }
+
+  void buildSupports() {
+    stage("building supports", 0.25);
+    groups_ = neighbourhoods(project_, parts_);
+    std::vector<Supports> built(groups_.size());
+    for (std::size_t g = 0; g < groups_.size(); ++g) {
+      std::vector<const PartResults*> members;
+      for (const std::size_t p : groups_[g]) members.push_back(&parts_[p]);
+      built[g] = supportsOf(store_, project_, members, progress_);
+    }
+    stage("joining supports", 0.5);
+    if (groups_.empty())
+      build_->support = std::make_shared<const SupportLayers>();
+    else
+      static_cast<Supports&>(*build_) = together(std::move(built), groups_, parts_.size());
+    progress_.check();
+  }
+
+  // Where bodies were spared the dissolving filament, the print as it would be without that is laid too: what it would
+  // take longer is what was saved.
+  void layPaths(const std::vector<BodyFilament>& bodies) {
+    const MotionRules motion = motionRules(project_.settings);
+    std::vector<Kept<Sections>> sections;
+    for (const PartResults& part : parts_) sections.push_back(part.sections);
+    PrintBuilder builder(store_, project_, *build_, sections, progress_);
+    std::vector<int> tools, dissolving;
+    for (const BodyFilament& body : bodies) {
+      tools.push_back(body.tool);
+      dissolving.push_back(body.wouldDissolve ? 1 : body.tool);
+    }
+    const double longer = dissolving == tools ? 0 : tallyOf(builder.print(dissolving), bodies.size(), motion).seconds;
+    build_->print = builder.print(tools);
+    build_->towerHasRoom = builder.towerHasRoom();
+    build_->tally = tallyOf(build_->print, bodies.size(), motion);
+    if (dissolving != tools) build_->savedSeconds = longer - build_->tally.seconds;
+    build_->bed = {plateHeight(project_.settings), -project_.settings.number("support.bed.gap"), {}};
+    if (!builder.bed().empty())
+      build_->bed.regions.push_back({bodies.size(), RegionKind::foot, 0, builder.bed(), keyOf(builder.bed())});
+  }
+
+  void weighStanding() {
+    const StabilityRules rules = stabilityRules(project_.settings);
+    build_->judged.resize(parts_.size());
+    for (std::size_t p = 0; p < parts_.size(); ++p) {
+      const std::vector<Polygons> holds = holdsOf(*build_, p);
+      PartJudgement& judged = build_->judged[p];
+      judged.stability = store_.getAside(partStability, {parts_[p].sections, holds, rules}, progress_).value;
+      if (!standsWell(*judged.stability, rules))
+        judged.holdAdvice =
+            store_.getAside(partHoldAdvice, {p, parts_[p].placed, parts_[p].sections, holds, rules}, progress_).value;
+    }
+  }
+
+  // Looking a mesh over takes long and is asked for last, so it goes on beside everything else.
+  void beginLookingOver() {
+    try {
+      for (const PartPtr& part : project_.parts) store_.getAside(meshCondition, {part->mesh}, progress_);
+    } catch (...) {  // whoever asks for it at the end is told
+    }
+  }
+
+  void lookOver() {
+    for (std::size_t p = 0; p < parts_.size(); ++p) {
+      const Kept<MeshCondition> condition = store_.getAside(meshCondition, {project_.parts[p]->mesh}, progress_);
+      build_->judged[p].figures = {condition.value, &condition->figures};
+      build_->judged[p].health = {condition.value, &condition->health};
+    }
+  }
+
+  Store& store_;
+  const Project& project_;
+  const Progress& progress_;
+  std::shared_ptr<Build> build_ = std::make_shared<Build>();
+  std::vector<PartResults> parts_;
+  std::vector<std::vector<std::size_t>> groups_;
+  std::chrono::steady_clock::time_point last_ = std::chrono::steady_clock::now();
+  const char* running_ = "cutting into layers";
+};
+
+}  // namespace
+
+BuildPtr buildProject(Store& store, const ProjectPtr& project, const Progress& progress, const Watch& watch) {
+  struct Inputs {
+    ProjectPtr project;
+  };
+  const auto make = [&store, project, watch](const Progress& own) { return BuildRun(store, *project, own).all(watch); };
+  return store.getAside<Build>("build", Inputs{project}, progress, std::chrono::milliseconds(0), make).value;
+}
+
+}  // namespace trellis

@@ -1,0 +1,26 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// A project, computed from end to end: overhangs, sites, supports, lines and time, judgement, in this order, each shown
+// as it comes.
+#pragma once
+
+#include "core/assess/build.hpp"
+#include "core/document/project.hpp"
+#include "core/results/store.hpp"
+
+#include <functional>
+
+namespace trellis {
+
+// Whoever wants to show what is known before everything is. Called from the thread that builds.
+struct Watch {
+  std::function<void(const std::vector<std::shared_ptr<const Sites>>&)> sites = {};  // of all parts
+  std::function<void(const std::shared_ptr<const Supports>&)> supports = {};         // before any line is laid
+};
+
+// What the store has is not made again, nor is a whole build. Giving up returns within a few milliseconds, whatever is
+// being computed; what was finished until then stays in the store. Deterministic: equal projects give equal builds,
+// whatever the store holds and however many threads there are. Throws Cancelled when progress is given up, Error with a
+// sentence when it cannot be done. May be asked from several threads with one store.
+BuildPtr buildProject(Store& store, const ProjectPtr& project, const Progress& progress, const Watch& watch = {});
+
+}  // namespace trellis

@@ -1,0 +1,60 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// How what was built comes off and how it stands: results that only judging asks for.
+#pragma once
+
+#include "core/assess/hold_advice.hpp"
+#include "core/release/drain_clearance.hpp"
+#include "core/release/extraction_path.hpp"
+#include "core/release/judge.hpp"
+#include "core/results/supports_builder.hpp"
+
+namespace trellis {
+
+// A part as something in the way.
+struct SolidInputs {
+  Kept<MeshAnalysis> mesh;
+  Placement placement;
+};
+// One piece of all, keyed by the outlines it has.
+struct PieceShape {
+  std::shared_ptr<const SupportLayers> layers;
+  std::size_t piece = 0;
+};
+struct ExtractionInputs {
+  Kept<PieceShape> shape;
+  std::vector<SolidInputs> parts;  // those it carries
+};
+extern const Recipe<ExtractionPath, ExtractionInputs> pieceExtraction;
+
+struct DrainInputs {
+  LayerPlan plan;
+  std::vector<Kept<Sections>> parts;
+};
+extern const Recipe<DrainClearance, DrainInputs> drainField;
+struct DrainWidthInputs {
+  Kept<PieceShape> shape;
+  Kept<DrainClearance> field;
+};
+extern const Recipe<double, DrainWidthInputs> pieceDrain;
+
+struct StabilityInputs {
+  Kept<Sections> sections;
+  std::vector<Polygons> holds;  // as of holdsOf
+  StabilityRules rules;
+};
+extern const Recipe<Stability, StabilityInputs> partStability;
+struct HoldInputs {
+  std::size_t part = 0;
+  Kept<TriangleMesh> placed;
+  Kept<Sections> sections;
+  std::vector<Polygons> holds;
+  StabilityRules rules;
+};
+extern const Recipe<HoldAdvice, HoldInputs> partHoldAdvice;
+
+// How each piece gets out, in order of the support's pieces.
+std::vector<WayOut> waysOut(Store& store, const Project& project, const Supports& supports,
+                            const std::vector<PartResults>& parts,
+                            const std::vector<std::vector<std::size_t>>& neighbourhoods, const Progress& progress);
+
+}  // namespace trellis

@@ -1,0 +1,271 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/results/print_layers.hpp"
+
+#include "core/base/parallel.hpp"
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <map>
+
+namespace trellis {
+
+namespace {
+
+long long nanometres(double mm) { return std::llround(mm * 1e6); }
+
+Polygons regionsOf(const SupportLayer& layer) {
+  Polygons all;
+  for (const PieceRegion& region : layer.regions) all.insert(all.end(), region.area.begin(), region.area.end());
+  return all;
+}
+
+Stages layRegion(const RegionLineInputs& in, const Progress&) { return regionPaths(*in.region, in.crossing, in.rules); }
+
+PartPaths layPart(const PartLineInputs& in, const Progress&) {
+  return partPaths(in.sections->layers, *in.buried, in.layer, in.carried, in.rules);
+}
+
+std::vector<PathGroup> groupsOf(const PrintLayerInputs& in) {
+  std::vector<PathGroup> groups = in.raft;
+  std::vector<RegionPrint> regions;
+  for (const PrintLayerInputs::Region& region : in.regions)
+    regions.push_back({region.lines.value, region.piece, region.tool});
+  for (PathGroup& group : supportGroups(regions, in.ties)) groups.push_back(std::move(group));
+  for (const PrintLayerInputs::PartLayer& part : in.parts)
+    for (PathGroup group : part.paths->groups) {
+      group.owner = {Owner::part, part.part};
+      groups.push_back(std::move(group));
+    }
+  return groups;
+}
+
+PrintLayer layLayer(const PrintLayerInputs& in, const Progress&) {
+  PrintLayer layer{in.bottom, in.top, in.supportOnly, {}, {}, {}};
+  const auto append = [&](const std::vector<PathGroup>& groups) {
+    std::vector<Run> runs = orderPaths(groups);
+    std::move(runs.begin(), runs.end(), std::back_inserter(layer.runs));
+  };
+  for (const PathGroup& group : in.around) append({group});
+  std::array<std::vector<PathGroup>, 2> byTool;
+  for (PathGroup& group : groupsOf(in)) byTool[static_cast<std::size_t>(group.tool)].push_back(std::move(group));
+  if (in.firstTool != in.lastTool) append(byTool[static_cast<std::size_t>(in.firstTool)]);
+  append({in.tower});
+  append(byTool[static_cast<std::size_t>(in.lastTool)]);
+  for (const PrintLayerInputs::PartLayer& part : in.parts)
+    layer.tooThin.insert(layer.tooThin.end(), part.paths->tooThin.begin(), part.paths->tooThin.end());
+  layer.use = useOf(layer.runs, layer.top - layer.bottom, in.isFirst, in.motion);
+  return layer;
+}
+
+}  // namespace
+
+const Recipe<Stages, RegionLineInputs> regionLines{"region lines", layRegion};
+const Recipe<PartPaths, PartLineInputs> partLines{"part lines", layPart};
+const Recipe<PrintLayer, PrintLayerInputs> printLayer{"print layer", layLayer};
+
+PrintBuilder::PrintBuilder(Store& store, const Project& project, const Supports& supports,
+                           const std::vector<Kept<Sections>>& sections, const Progress& progress)
+    : store_(store),
+      project_(project),
+      supports_(supports),
+      progress_(progress),
+      motion_(motionRules(project.settings)),
+      adhesion_(adhesionRules(project.settings)),
+      towerRules_(towerRules(project.settings)),
+      floor_(supportRules(project.settings).floor) {
+  for (std::size_t p = 0; p < project.parts.size(); ++p) {
+    const Box3& bounds = supports.parts[p].placed->bounds;
+    parts_.push_back({partRules(settingsOf(project, p)), {}, Box2(bounds.min().head<2>(), bounds.max().head<2>())});
+  }
+  for (const RuleSet& rules : supports.rules) {
+    rules_.push_back({supportPathRules(rules.settings), interfaceTool(rules.settings)});
+    std::vector<double>& gaps = parts_[rules.part].gapsAbove;
+    if (std::find(gaps.begin(), gaps.end(), rules.support.gapAbove) == gaps.end())
+      gaps.push_back(rules.support.gapAbove);
+  }
+  findEntries();
+  layRegions();
+  layParts(sections);
+}
+
+void PrintBuilder::findEntries() {
+  std::map<std::pair<long long, long long>, Entry> byHeight;  // by top, then by bottom
+  std::multimap<long long, std::size_t> supportTops;
+  const auto& layers = supports_.support->layers;
+  for (std::size_t s = 0; s < layers.size(); ++s) {
+    Entry& entry = byHeight[{nanometres(layers[s].top), nanometres(layers[s].bottom)}];
+    entry.bottom = layers[s].bottom;
+    entry.top = layers[s].top;
+    entry.supportLayer = static_cast<std::ptrdiff_t>(s);
+    supportTops.emplace(nanometres(layers[s].top), s);
+  }
+  for (std::size_t l = 0; l < supports_.plan.count(); ++l) {
+    const LayerSpan& span = supports_.plan.spans[l];
+    Entry& entry = byHeight[{nanometres(span.top), nanometres(span.bottom)}];
+    entry.bottom = span.bottom;
+    entry.top = span.top;
+    entry.partLayer = static_cast<std::ptrdiff_t>(l);
+    for (const PartSettings& part : parts_) {
+      std::vector<std::size_t>& carrying = entry.carrying.emplace_back();
+      for (const double gap : part.gapsAbove) {
+        const auto [first, last] = supportTops.equal_range(nanometres(span.bottom - gap));
+        for (auto under = first; under != last; ++under) carrying.push_back(under->second);
+      }
+    }
+  }
+  const std::vector<LayerSpan> bed = bedSpans(adhesion_, layerRules(project_.settings));
+  for (std::size_t k = 0; k < bed.size(); ++k) {
+    Entry& entry = byHeight[{nanometres(bed[k].top), nanometres(bed[k].bottom)}];
+    entry.bottom = bed[k].bottom;
+    entry.top = bed[k].top;
+    entry.bedLayer = static_cast<std::ptrdiff_t>(k);
+  }
+  if (!bed.empty()) {
+    const auto [parts, supports] = standing();
+    bed_ = bedOutline(unite(parts, supports), adhesion_);
+  }
+  for (auto& [height, entry] : byHeight) entries_.push_back(std::move(entry));
+  if (!entries_.empty()) lowest_ = std::min(0.0, entries_.front().bottom);
+}
+
+void PrintBuilder::layRegions() {
+  const auto& layers = supports_.support->layers;
+  regionLines_.resize(layers.size());
+  parallelFor(layers.size(), progress_, [&](std::size_t l) {
+    for (const PieceRegion& region : layers[l].regions) {
+      const SupportPathRules& rules = rules_[region.rules].paths;
+      const std::shared_ptr<const PieceRegion> shared(supports_.support, &region);
+      regionLines_[l].push_back(store_.get(regionLines, {shared, crossingOf(layers[l].top, rules), rules}, progress_));
+    }
+  });
+}
+
+void PrintBuilder::layParts(const std::vector<Kept<Sections>>& sections) {
+  std::vector<Kept<std::vector<Polygons>>> buried;
+  for (std::size_t p = 0; p < sections.size(); ++p)
+    buried.push_back(store_.getAside(partBuried, {sections[p], parts_[p].paths}, progress_));
+  parallelFor(entries_.size(), progress_, [&](std::size_t e) {
+    Entry& entry = entries_[e];
+    if (entry.partLayer < 0) return;
+    const auto l = static_cast<std::size_t>(entry.partLayer);
+    for (std::size_t p = 0; p < sections.size(); ++p) {
+      if (l >= sections[p]->layers.size()) continue;
+      const PartLineInputs in{sections[p], buried[p], l, carriedUnder(entry, p), parts_[p].paths};
+      entry.partPaths.push_back({p, store_.get(partLines, in, progress_)});
+    }
+  });
+}
+
+// Only what may lie under the part, so that support elsewhere on the plate makes nothing of it anew.
+Polygons PrintBuilder::carriedUnder(const Entry& entry, std::size_t part) const {
+  Polygons all;
+  for (const std::size_t under : entry.carrying[part])
+    for (const PieceRegion& region : supports_.support->layers[under].regions)
+      if (boundsOf(region.area).intersects(parts_[part].reach))
+        all.insert(all.end(), region.area.begin(), region.area.end());
+  return all;
+}
+
+// Footprints on the plate or the bed, parts and supports apart.
+std::pair<Polygons, Polygons> PrintBuilder::standing() const {
+  Polygons parts, supports;
+  for (const PartBuild& part : supports_.parts)
+    if (!part.sections->empty()) parts = unite(parts, part.sections->front());
+  for (const SupportLayer& layer : supports_.support->layers)
+    if (layer.bottom < floor_ + 1e-6) supports = unite(supports, regionsOf(layer));
+  return {parts, supports};
+}
+
+// Skirt, and brim where there is no bed: what is laid on the plate first.
+std::vector<PathGroup> PrintBuilder::aroundEverything() const {
+  const auto [parts, supports] = standing();
+  Polygons covered = bed_.empty() ? unite(unite(parts, supports), brimReach(parts, adhesion_)) : bed_;
+  if (tower_.columns > 0) covered = unite(covered, rectangle({towerCorner_, towerCorner_ + tower_.size()}));
+  std::vector<PathGroup> groups{skirtLines(covered, adhesion_)};
+  if (bed_.empty()) groups.push_back(brimLines(parts, supports, adhesion_));
+  return groups;
+}
+
+int PrintBuilder::toolOf(const PieceRegion& region, const std::vector<int>& bodyTools) const {
+  const bool isInterface = region.kind == RegionKind::interfaceUpper || region.kind == RegionKind::interfaceLower;
+  return isInterface ? rules_[region.rules].interfaceTool : bodyTools[region.piece];
+}
+
+// Which filament each layer begins and ends with, so that none is changed without need, and the tower for the changes.
+void PrintBuilder::planTools(const std::vector<int>& bodyTools) {
+  for (Entry& entry : entries_) entry.slabs.clear();
+  towerHasRoom_ = true;
+  int tool = 0;
+  std::vector<TowerLayer> tower;
+  for (Entry& entry : entries_) {
+    std::array<bool, 2> used{entry.bedLayer >= 0 || (entry.bottom < lowest_ + 1e-6), false};
+    used[0] = used[0] || std::any_of(entry.partPaths.begin(), entry.partPaths.end(),
+                                     [](const auto& part) { return !part.paths->groups.empty(); });
+    if (entry.supportLayer >= 0) {
+      const SupportLayer& layer = supports_.support->layers[static_cast<std::size_t>(entry.supportLayer)];
+      for (const PieceRegion& region : layer.regions) used[static_cast<std::size_t>(toolOf(region, bodyTools))] = true;
+      for (const TieGroup& ties : layer.ties) used[static_cast<std::size_t>(rules_[ties.rules].interfaceTool)] = true;
+    }
+    const int before = tool;
+    entry.firstTool =
+        used[static_cast<std::size_t>(tool)] || !used[static_cast<std::size_t>(1 - tool)] ? tool : 1 - tool;
+    entry.lastTool = tool = used[static_cast<std::size_t>(1 - entry.firstTool)] ? 1 - entry.firstTool : entry.firstTool;
+    tower.push_back({entry.bottom, entry.top, entry.lastTool != before});
+  }
+  tower_ = planTower(tower, towerRules_);
+  if (tower_.columns == 0) return;
+  for (std::size_t i = 0; i < tower_.slabs.size(); ++i) entries_[i].slabs = tower_.slabs[i];
+  std::vector<Box2> taken;
+  for (const PartBuild& part : supports_.parts)
+    taken.emplace_back(part.placed->bounds.min().head<2>(), part.placed->bounds.max().head<2>());
+  for (const SupportLayer& layer : supports_.support->layers)
+    for (const PieceRegion& region : layer.regions) taken.push_back(boundsOf(region.area));
+  if (!bed_.empty()) taken.push_back(boundsOf(bed_));
+  const Settings& settings = project_.settings;
+  const double margin =
+      3 + adhesion_.brimWidth + (adhesion_.skirtLoops > 0 ? adhesion_.lineWidth * adhesion_.skirtLoops : 0);
+  const auto place =
+      freePlace(tower_.size(), taken, {settings.number("machine.width"), settings.number("machine.depth")}, margin);
+  towerHasRoom_ = place.has_value();
+  towerCorner_ = place.value_or(Vec2::Zero());
+}
+
+PrintLayerInputs PrintBuilder::inputsOf(std::size_t i, const std::vector<int>& bodyTools) const {
+  const Entry& entry = entries_[i];
+  PrintLayerInputs in;
+  in.bottom = entry.bottom;
+  in.top = entry.top;
+  in.supportOnly = entry.partLayer < 0;
+  in.isFirst = entry.bottom < lowest_ + 1e-6;
+  in.firstTool = entry.firstTool;
+  in.lastTool = entry.lastTool;
+  in.motion = motion_;
+  if (i == 0) in.around = aroundEverything();
+  if (entry.bedLayer >= 0) in.raft.push_back(bedLines(bed_, static_cast<std::size_t>(entry.bedLayer), adhesion_));
+  if (entry.supportLayer >= 0) {
+    const auto s = static_cast<std::size_t>(entry.supportLayer);
+    const SupportLayer& support = supports_.support->layers[s];
+    for (std::size_t r = 0; r < support.regions.size(); ++r)
+      in.regions.push_back({regionLines_[s][r], support.regions[r].piece, toolOf(support.regions[r], bodyTools)});
+    for (const TieGroup& tie : support.ties)
+      in.ties.push_back({tie.lines, tie.piece, rules_[tie.rules].paths.lineWidth, rules_[tie.rules].interfaceTool});
+  }
+  in.parts = entry.partPaths;
+  in.tower = PathGroup{{}, {}, entry.lastTool};
+  for (const TowerSlab& slab : entry.slabs)
+    in.tower.stages.push_back(towerLoops(tower_, slab, entry.top, towerCorner_, towerRules_));
+  return in;
+}
+
+Print PrintBuilder::print(const std::vector<int>& bodyTools) {
+  planTools(bodyTools);
+  Print print{std::vector<std::shared_ptr<const PrintLayer>>(entries_.size())};
+  parallelFor(entries_.size(), progress_, [&](std::size_t i) {
+    print.layers[i] = store_.get(printLayer, inputsOf(i, bodyTools), progress_).value;
+  });
+  std::erase_if(print.layers, [](const auto& layer) { return layer->runs.empty(); });
+  return print;
+}
+
+}  // namespace trellis

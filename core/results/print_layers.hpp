@@ -1,0 +1,117 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The layers of a print: which part layers and support layers are printed at one height, and how.
+#pragma once
+
+#include "core/document/project.hpp"
+#include "core/gcode/print.hpp"
+#include "core/results/part_recipes.hpp"
+#include "core/support/supports.hpp"
+#include "core/toolpath/adhesion.hpp"
+#include "core/toolpath/part_paths.hpp"
+#include "core/toolpath/prime_tower.hpp"
+#include "core/toolpath/support_paths.hpp"
+
+namespace trellis {
+
+struct RegionLineInputs {
+  std::shared_ptr<const PieceRegion> region;
+  int crossing = 0;
+  SupportPathRules rules;
+};
+extern const Recipe<Stages, RegionLineInputs> regionLines;
+
+struct PartLineInputs {
+  Kept<Sections> sections;
+  Kept<std::vector<Polygons>> buried;
+  std::size_t layer = 0;
+  Polygons carried;  // what support lies right under it
+  PartRules rules;
+};
+extern const Recipe<PartPaths, PartLineInputs> partLines;
+
+// All that one layer is printed from.
+struct PrintLayerInputs {
+  double bottom = 0, top = 0;
+  bool supportOnly = false, isFirst = false;
+  int firstTool = 0, lastTool = 0;
+  std::vector<PathGroup> around;  // skirt and brim, before everything else
+  std::vector<PathGroup> raft;
+  struct Region {
+    Kept<Stages> lines;
+    std::size_t piece = 0;
+    int tool = 0;
+  };
+  std::vector<Region> regions;
+  std::vector<TiePrint> ties;
+  struct PartLayer {
+    std::size_t part = 0;
+    Kept<PartPaths> paths;
+  };
+  std::vector<PartLayer> parts;
+  PathGroup tower;
+  MotionRules motion;
+};
+extern const Recipe<PrintLayer, PrintLayerInputs> printLayer;
+
+// Lays the lines of what was built, and then layer on layer by the filaments that were chosen.
+class PrintBuilder {
+ public:
+  // sections and buried as the project's parts.
+  PrintBuilder(Store& store, const Project& project, const Supports& supports,
+               const std::vector<Kept<Sections>>& sections, const Progress& progress);
+
+  // With these filaments for the bodies of the pieces.
+  Print print(const std::vector<int>& bodyTools);
+  const Polygons& bed() const { return bed_; }
+  bool towerHasRoom() const { return towerHasRoom_; }
+
+ private:
+  struct Entry {
+    double bottom = 0, top = 0;
+    std::ptrdiff_t partLayer = -1;     // in every part's plan, or −1
+    std::ptrdiff_t supportLayer = -1;  // in SupportLayers, or −1
+    std::ptrdiff_t bedLayer = -1;      // counted from the plate, or −1
+    int firstTool = 0, lastTool = 0;   // the filaments it begins and ends with
+    std::vector<TowerSlab> slabs;
+    std::vector<std::vector<std::size_t>>
+        carrying;  // of a part layer, for each part: the support layers right under it
+    std::vector<PrintLayerInputs::PartLayer> partPaths;
+  };
+  void findEntries();
+  void layRegions();
+  void layParts(const std::vector<Kept<Sections>>& sections);
+  void planTools(const std::vector<int>& bodyTools);
+  Polygons carriedUnder(const Entry& entry, std::size_t part) const;
+  int toolOf(const PieceRegion& region, const std::vector<int>& bodyTools) const;
+  std::pair<Polygons, Polygons> standing() const;
+  std::vector<PathGroup> aroundEverything() const;
+  PrintLayerInputs inputsOf(std::size_t i, const std::vector<int>& bodyTools) const;
+
+  Store& store_;
+  const Project& project_;
+  const Supports& supports_;
+  const Progress& progress_;
+  std::vector<std::vector<Kept<Stages>>> regionLines_;  // of each support layer, one a region
+  struct PartSettings {
+    PartRules paths;
+    std::vector<double> gapsAbove;  // of all supports under it, each once
+    Box2 reach;                     // of the part, in plan
+  };
+  struct SupportSettings {
+    SupportPathRules paths;
+    int interfaceTool;
+  };
+  std::vector<PartSettings> parts_;
+  std::vector<SupportSettings> rules_;  // as Supports::rules
+  MotionRules motion_;
+  AdhesionRules adhesion_;
+  TowerRules towerRules_;
+  PrimeTower tower_;
+  Vec2 towerCorner_ = Vec2::Zero();
+  bool towerHasRoom_ = true;
+  Polygons bed_;               // outline
+  double floor_, lowest_ = 0;  // mm, what supports and the print stand on
+  std::vector<Entry> entries_;
+};
+
+}  // namespace trellis
