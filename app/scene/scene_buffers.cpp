@@ -247,12 +247,12 @@ std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera,
   return out;
 }
 
-std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const Build& build,
+std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const std::vector<PieceFigures>& pieces,
                                           const std::function<bool(const SolidVertex&)>& isShown) {
   const auto kindOf = [&](const SolidVertex& v) {
     if (v.kind == RegionKind::interfaceUpper) return 4.0f;
     if (v.kind == RegionKind::interfaceLower) return 11.0f;
-    if (v.piece < build.pieces.size() && build.pieces[v.piece].bodyTool == 1) return 12.0f;
+    if (v.piece < pieces.size() && pieces[v.piece].bodyTool == 1) return 12.0f;
     return v.kind == RegionKind::branch ? 13.0f : 3.0f;
   };
   std::vector<SurfaceVertex> out;

@@ -38,7 +38,8 @@ std::vector<LineVertex> bandLines(const Box3& around, double from, double to);  
 // Filled diamonds that face the eye where something starts in the air: triangles.
 std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera,
                                       const std::function<bool(std::size_t, double)>& ofPartAndHeight);
-std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const Build& build,
+// pieces says which filament each body has; where it is not known yet, none.
+std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const std::vector<PieceFigures>& pieces,
                                           const std::function<bool(const SolidVertex&)>& isShown);
 std::vector<LineVertex> plateLines(const Settings& settings);                       // pairs
 std::vector<LineVertex> plateSheet(const Settings& settings);                       // triangles

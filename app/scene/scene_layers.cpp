@@ -36,9 +36,11 @@ const TrialPrint* SceneView::shownTrial() const {
 // All lines of a trial print at once: stepping through its layers then sends nothing anew.
 void SceneView::refillStack() {
   const TrialPrint* trial = shownTrial();
-  if (!trial || (stackOf_.get() == trial && !stackStale_)) return;
+  if (!trial) return;
+  const Key key = keyOf(switches_->look());
+  if (stackOf_.get() == trial && stackKey_ == key) return;
+  stackKey_ = key;
   stackOf_ = view_.gcode() ? view_.gcode()->trial : builder_.trialPrint();
-  stackStale_ = false;
   const double lift = view_.gcode() ? 0 : -builder_.shown().build->print.floor();  // G-code counts from the plate
   StackedRibbons stack = bearingRibbons(*trial, lift, switches_->look());
   fill(stack_, stack.vertices);

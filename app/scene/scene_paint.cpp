@@ -27,7 +27,7 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
   surface_->setUniformValue(
       "range", QVector2D(low > 0 ? static_cast<float>(low) : -1e6f, static_cast<float>(std::min(high, 1e6))));
   surface_->setUniformValue("freeLean", static_cast<float>(document_.settings().number("support.free_lean")));
-  surface_->setUniformValue("faded", builder_.isStale() ? 1.0f : 0.0f);
+  surface_->setUniformValue("faded", builder_.showsOldSupports() ? 1.0f : 0.0f);
   for (const auto& [name, colour] : {std::pair{"part", t.part},
                                      {"hangingLow", t.hangingLow},
                                      {"hangingHigh", t.hangingHigh},

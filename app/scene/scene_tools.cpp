@@ -173,7 +173,6 @@ void SceneView::preview(const std::optional<Hit>& hit) {
   if (wanted && previewedOn_ == hit->part && std::binary_search(previewed_.begin(), previewed_.end(), hit->facet))
     return;
   previewed_.clear();
-  litStale_ = true;
   if (!wanted) return;
   const Part& part = *document_.project()->parts[hit->part];
   neighbours_.resize(document_.project()->parts.size());

@@ -45,17 +45,12 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
           return a->mesh == b->mesh && a->placement == b->placement;
         });
     if (!sameParts) {
-      partsStale_ = true;
       std::vector<MeshTreePtr> trees;  // new ones first, so that those in use are not made again
       for (const PartPtr& part : now->parts) trees.push_back(treeOf(part->mesh));
       trees_ = std::move(trees);
       neighbours_.clear();
     }
     const bool wasEmpty = !drawn_ || drawn_->parts.empty();
-    plateStale_ = true;
-    marksStale_ = true;
-    defectsStale_ = true;
-    litStale_ = true;
     if (!sameParts) over_.reset();
     wentTo_.reset();
     if (!sameParts) previewed_.clear();
@@ -69,47 +64,19 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
     }
     update();
   });
-  connect(&builder, &Builder::shownChanged, this, [this] {
-    supportsStale_ = ribbonsStale_ = defectsStale_ = choicesStale_ = true;
-    update();
-  });
-  const auto litAnew = [this] {
-    litStale_ = true;
-    update();
-  };
-  connect(&view, &View::litChanged, this, litAnew);
-  connect(&builder, &Builder::sitesChanged, this, litAnew);
-  connect(&builder, &Builder::earlySupportsChanged, this, [this] {
-    supportsStale_ = true;
-    update();
-  });
-  connect(&view, &View::cutawayChanged, this, qOverload<>(&QWidget::update));
-  connect(&view, &View::chosenChanged, this, [this] {
-    marksStale_ = true;
-    refreshHandles();
-  });
-  connect(&view, &View::selectionChanged, this, [this] {
-    supportsStale_ = supportsStale_ || alone_;
-    ribbonsStale_ = ribbonsStale_ || alone_;
-    refreshHandles();
-  });
-  const auto linesAnew = [this] {
-    ribbonsStale_ = true;
-    update();
-  };
-  connect(&view, &View::rangeChanged, this, linesAnew);
-  connect(&view, &View::gcodeChanged, this, linesAnew);
-  connect(&builder, &Builder::trialPrintChanged, this, linesAnew);
-  connect(switches_, &LayerSwitches::changed, this, [this] {
-    ribbonsStale_ = stackStale_ = true;
-    update();
-  });
+  for (const auto signal :
+       {&Builder::shownChanged, &Builder::sitesChanged, &Builder::earlySupportsChanged, &Builder::trialPrintChanged})
+    connect(&builder, signal, this, qOverload<>(&QWidget::update));
+  for (const auto signal : {&View::litChanged, &View::rangeChanged, &View::gcodeChanged, &View::cutawayChanged})
+    connect(&view, signal, this, qOverload<>(&QWidget::update));
+  connect(&view, &View::chosenChanged, this, [this] { refreshHandles(); });
+  connect(&view, &View::selectionChanged, this, [this] { refreshHandles(); });
+  connect(switches_, &LayerSwitches::changed, this, [this] { update(); });
   connect(switches_, &LayerSwitches::fromAboveAsked, this, &SceneView::lookFromAbove);
   connect(&view, &View::wentTo, this, &SceneView::goTo);
   pieceTimer_.setInterval(40);
   connect(&pieceTimer_, &QTimer::timeout, this, qOverload<>(&QWidget::update));
   connect(&view, &View::pieceTaken, this, [this] {
-    supportsStale_ = true;
     sinceTaken_.start();
     view_.pieceInHand() >= 0 ? pieceTimer_.start() : pieceTimer_.stop();
     update();
@@ -117,7 +84,6 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
   connect(&hand, &Hand::brushChanged, this, [this] {
     showGhost(std::nullopt);
     previewed_.clear();
-    litStale_ = true;
     refreshHandles();
   });
 }
@@ -147,13 +113,11 @@ void SceneView::fitAll() {
 
 void SceneView::nextLook() {
   look_ = look_ == Look::whole ? Look::supportsAlone : look_ == Look::supportsAlone ? Look::partAlone : Look::whole;
-  ribbonsStale_ = true;
   update();
 }
 
 void SceneView::setSupportsHidden(bool hidden) {
   supportsHidden_ = hidden;
-  ribbonsStale_ = true;
   update();
 }
 
@@ -204,7 +168,6 @@ bool SceneView::isShown(const Owner& owner) const {
 
 void SceneView::showSelectedAlone() {
   alone_ = !alone_;
-  supportsStale_ = ribbonsStale_ = true;
   update();
 }
 
@@ -230,7 +193,6 @@ void SceneView::initializeGL() {
   };
   surface_ = program("surface");
   line_ = program("line");
-  partsStale_ = marksStale_ = supportsStale_ = plateStale_ = ribbonsStale_ = true;
 }
 
 void SceneView::resizeGL(int width, int height) { camera_.setView({width, height}); }
@@ -255,57 +217,82 @@ void SceneView::fill(Buffer& buffer, const std::vector<Vertex>& vertices) {
   buffer.array.release();
 }
 
+template <typename Make>
+void SceneView::show(Buffer& buffer, Key key, const Make& make) {
+  if (buffer.array.isCreated() && buffer.key == key) return;
+  buffer.key = key;
+  fill(buffer, make());
+}
+
 template void SceneView::fill(Buffer& buffer, const std::vector<LineVertex>& vertices);
 template void SceneView::fill(Buffer& buffer, const std::vector<SurfaceVertex>& vertices);
 
+// Each layer has one key, of all that it shows: it is sent anew when that is another, and nobody has to say so.
 void SceneView::refill() {
   const ProjectPtr& project = document_.project();
   const Shown& shown = builder_.shown();
-  if (plateStale_) {
-    fill(plate_, plateLines(project->settings));
-    fill(sheet_, plateSheet(project->settings));
-  }
-  if (partsStale_) {
-    std::vector<SurfaceVertex> all;
-    partEnds_.clear();
-    for (const PartPtr& part : project->parts) {
-      const std::vector<SurfaceVertex> one = partSurface(*part);
-      all.insert(all.end(), one.begin(), one.end());
-      partEnds_.push_back(static_cast<int>(all.size()));
-    }
-    fill(parts_, all);
-  }
-  if (defectsStale_) {
-    std::vector<LineVertex> lines =
-        shown.build && !builder_.isStale() ? defectLines(*project, *shown.build) : std::vector<LineVertex>();
-    if (document_.isPreviewing() && view_.selectedPart() >= 0) {
-      const std::vector<LineVertex> fresh =
-          freshLines(*project->parts[view_.selection().back()], document_.previewFacets());
-      lines.insert(lines.end(), fresh.begin(), fresh.end());
-    }
-    fill(defects_, lines);
-  }
-  if (marksStale_) {
-    fill(marks_, markSurface(*project));
-    fill(clean_, cleanSurface(*project));
-    fill(zones_, zoneSurface(*project));
-    fill(decisions_,
-         decisionLines(*project, static_cast<std::size_t>(std::max(0, view_.selectedPart())), view_.chosen()));
-  }
-  if ((choicesStale_ || marksStale_) && shown.build && shown.build->parts.size() == project->parts.size())
-    fill(choices_, choiceSurface(*project, *shown.build));
-  if (litStale_) fill(lit_, litFacets());
-  if (supportsStale_ && shown.supports) {
-    const auto inHand = [&](const SolidVertex& v) { return static_cast<int>(v.piece) == view_.pieceInHand(); };
-    fill(supports_, supportSurface(*shown.supports, *shown.build, [&](const SolidVertex& v) {
-           return !inHand(v) && isShown(shown.build->rules[v.rules].part);
-         }));
-    fill(piece_, supportSurface(*shown.supports, *shown.build, inHand));
-  }
-  if (ribbonsStale_) refillLayer();
+  const std::uint64_t document = document_.revision(), built = builder_.revision();
+  const int selected = std::max(0, view_.selectedPart());
+  const Key shownParts = keyOf(built, alone_, view_.selection());
+  show(plate_, keyOf(project->settings), [&] { return plateLines(project->settings); });
+  show(sheet_, keyOf(project->settings), [&] { return plateSheet(project->settings); });
+  show(parts_, keyOfParts(*project), [&] { return partSurfaces(*project); });
+  show(defects_, keyOf(document, built, selected), [&] { return defectsAndFresh(); });
+  show(marks_, document, [&] { return markSurface(*project); });
+  show(clean_, document, [&] { return cleanSurface(*project); });
+  show(zones_, document, [&] { return zoneSurface(*project); });
+  show(decisions_, keyOf(document, selected, view_.chosen()),
+       [&] { return decisionLines(*project, static_cast<std::size_t>(selected), view_.chosen()); });
+  if (shown.build && shown.build->parts.size() == project->parts.size())
+    show(choices_, keyOf(document, built), [&] { return choiceSurface(*project, *shown.build); });
+  show(lit_, keyOf(document, built, view_.litSites(), previewed_, previewedOn_, hand_.brush()),
+       [&] { return litFacets(); });
+  const auto inHand = [&](const SolidVertex& v) { return static_cast<int>(v.piece) == view_.pieceInHand(); };
+  if (const auto& early = builder_.earlySupports())
+    show(supports_, shownParts, [&] { return supportSurface(*early, {}, [](const SolidVertex&) { return true; }); });
+  else if (shown.supports)
+    show(supports_, keyOf(shownParts, view_.pieceInHand()), [&] {
+      return supportSurface(*shown.supports, shown.build->pieces, [&](const SolidVertex& v) {
+        return !inHand(v) && isShown(shown.build->rules[v.rules].part);
+      });
+    });
+  if (shown.supports)
+    show(piece_, keyOf(built, view_.pieceInHand()),
+         [&] { return supportSurface(*shown.supports, shown.build->pieces, inHand); });
+  const Key lines = keyOf(shownParts, view_.range(), view_.drawnShare(), switches_->look(), look_, supportsHidden_,
+                          view_.gcode().has_value());
+  if (lines != std::exchange(layerKey_, lines)) refillLayer();
   refillStack();
-  litStale_ = choicesStale_ = defectsStale_ = plateStale_ = partsStale_ = marksStale_ = supportsStale_ = ribbonsStale_ =
-      false;
+}
+
+std::vector<LineVertex> SceneView::defectsAndFresh() const {
+  const Project& project = *document_.project();
+  const Shown& shown = builder_.shown();
+  std::vector<LineVertex> lines =
+      shown.build && !builder_.isStale() ? defectLines(project, *shown.build) : std::vector<LineVertex>();
+  if (document_.isPreviewing() && view_.selectedPart() >= 0) {
+    const std::vector<LineVertex> fresh =
+        freshLines(*project.parts[view_.selection().back()], document_.previewFacets());
+    lines.insert(lines.end(), fresh.begin(), fresh.end());
+  }
+  return lines;
+}
+
+std::vector<SurfaceVertex> SceneView::partSurfaces(const Project& project) {
+  std::vector<SurfaceVertex> all;
+  partEnds_.clear();
+  for (const PartPtr& part : project.parts) {
+    const std::vector<SurfaceVertex> one = partSurface(*part);
+    all.insert(all.end(), one.begin(), one.end());
+    partEnds_.push_back(static_cast<int>(all.size()));
+  }
+  return all;
+}
+
+Key SceneView::keyOfParts(const Project& project) {
+  KeyBuilder key;
+  for (const PartPtr& part : project.parts) key.add(part->mesh).add(part->placement);
+  return key.key();
 }
 
 // What is lit: sites that are pointed at or selected, and what a stroke here would take.

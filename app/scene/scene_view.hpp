@@ -68,6 +68,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   struct Buffer {
     QOpenGLVertexArrayObject array;
     QOpenGLBuffer vertices{QOpenGLBuffer::VertexBuffer};
+    Key key = 0;  // of what it shows
     int count = 0;
   };
   struct Hit {
@@ -86,6 +87,11 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   template <typename Vertex>
   void fill(Buffer& buffer, const std::vector<Vertex>& vertices);
   void refill();
+  template <typename Make>
+  void show(Buffer& buffer, Key key, const Make& make);  // makes its vertices only when the key is another
+  std::vector<LineVertex> defectsAndFresh() const;
+  std::vector<SurfaceVertex> partSurfaces(const Project& project);
+  static Key keyOfParts(const Project& project);
   void drawSurfaces(const QMatrix4x4& toScreen);
   void drawLines(Buffer& buffer, unsigned mode);
   void drawGuides();
@@ -137,7 +143,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   LayerSwitches* switches_;
   std::vector<std::pair<double, int>> stackEnds_;  // as in StackedRibbons
   std::shared_ptr<const TrialPrint> stackOf_;
-  bool stackStale_ = true;
+  Key stackKey_ = 0;            // of which lines of it are drawn
   std::optional<Vec3> wentTo_;  // a place that was gone to, until the next click
   QTimer pieceTimer_;
   QElapsedTimer sinceTaken_;
@@ -146,14 +152,14 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   Buffer parts_, marks_, supports_, plate_, sheet_, ribbons_, ball_, ghost_, defects_, handleBuffer_, clean_, choices_,
       lit_, zones_, decisions_, starts_, piece_, travels_, arrows_, stack_;
   std::vector<int> partEnds_;  // in parts_, after each part
-  bool defectsStale_ = true, handlesShown_ = false, partHandles_ = false, partsStale_ = true, marksStale_ = true,
-       supportsStale_ = true, plateStale_ = true, ribbonsStale_ = true;
+  Key layerKey_ = 0;           // of the lines of the topmost shown layer
+  bool handlesShown_ = false, partHandles_ = false;
   ProjectPtr drawn_;
   std::vector<MeshTreePtr> trees_;  // kept so that strokes find them made
   std::vector<NeighboursPtr> neighbours_;
   Look look_ = Look::whole;
   bool supportsHidden_ = false, sliding_ = false, fitted_ = false;
-  bool laying_ = false, alone_ = false, litStale_ = true, choicesStale_ = true;
+  bool laying_ = false, alone_ = false;
   std::vector<std::uint32_t> previewed_;  // what a Face or Site stroke here would take
   std::size_t previewedOn_ = 0;
   std::optional<SiteId> pointedSite_;

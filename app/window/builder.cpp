@@ -28,6 +28,7 @@ Builder::~Builder() = default;
 // Another project was opened: nothing of the old one is shown for it.
 void Builder::forget() {
   sites_.clear();
+  ++revision_;
   Q_EMIT sitesChanged();
 }
 
@@ -43,6 +44,7 @@ void Builder::rebuild() {
     watch.sites = [=, this](const std::vector<std::shared_ptr<const Sites>>& sites) {
       ifWanted([=, this] {
         sites_ = sites;
+        ++revision_;
         Q_EMIT sitesChanged();
       });
     };
@@ -51,6 +53,8 @@ void Builder::rebuild() {
           solidOf(*supports->support, supports->trees, SupportLayer{0, 0, {}}, Progress()));
       ifWanted([=, this] {
         early_ = solid;
+        earlyOf_ = wanted;
+        ++revision_;
         Q_EMIT earlySupportsChanged();
       });
     };
@@ -60,6 +64,7 @@ void Builder::rebuild() {
     shown.supportTree = std::make_shared<const MeshTree>(trellis::surfaceOf(*shown.supports));
     activity_.here([this, shown] {
       shown_ = shown;
+      ++revision_;
       early_.reset();
       trialPrint_.reset();
       if (shown.project == document_.project()) {
@@ -123,6 +128,7 @@ void Builder::runTrialPrint() {
     activity_.here([this, trial, build = shown.build] {
       if (shown_.build != build) return;
       trialPrint_ = trial;
+      ++revision_;
       Q_EMIT trialPrintChanged();
     });
   });

@@ -27,8 +27,13 @@ class Builder : public QObject {
   bool isStale() const { return shown_.project != document_.project(); }
   // Supports as they were let down, ahead of lines and judgement; none once the build they belong to is shown.
   const std::shared_ptr<const SupportSolid>& earlySupports() const { return early_; }
+  // Whether the supports that are shown are those of an older state.
+  bool showsOldSupports() const { return isStale() && (!early_ || earlyOf_ != document_.project()); }
   // Sites of each part as last known, ahead of the build they belong to.
   const std::vector<std::shared_ptr<const Sites>>& sites() const { return sites_; }
+
+  // Another one whenever something of what is shown is another.
+  std::uint64_t revision() const { return revision_; }
 
   void rebuild();
   void cancel();  // and all errands
@@ -52,7 +57,9 @@ class Builder : public QObject {
   Activity& activity_;
   Store& store_;
   Shown shown_;
+  std::uint64_t revision_ = 0;
   std::shared_ptr<const SupportSolid> early_;
+  ProjectPtr earlyOf_;
   std::vector<std::shared_ptr<const Sites>> sites_;
   std::shared_ptr<const TrialPrint> trialPrint_;
   BuildPtr triedBuild_;             // what was tried on trial or is being

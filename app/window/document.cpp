@@ -64,6 +64,11 @@ void Document::redo() {
   touched();
 }
 
+void Document::sayChanged() {
+  ++revision_;
+  Q_EMIT changed();
+}
+
 void Document::touched() {
   if (isModified()) journal_.record(history_.kept(), history_.lastName(), history_.steps(), path_.toStdString());
   if (const auto problem = journal_.problem()) activity_.fail(QString::fromStdString(*problem));
@@ -71,7 +76,7 @@ void Document::touched() {
     saidForgotten_ = true;
     activity_.fail(tr("So much was done that the oldest steps can no longer be undone."));
   }
-  Q_EMIT changed();
+  sayChanged();
 }
 
 void Document::preview(const Operation& operation) {
@@ -83,7 +88,7 @@ void Document::preview(const Operation& operation) {
   } catch (const Error& error) {
     activity_.fail(error.what());
   }
-  Q_EMIT changed();
+  sayChanged();
 }
 
 void Document::offer(const ProjectPtr& from, const ProjectPtr& result, const std::string& name,
@@ -95,7 +100,7 @@ void Document::offer(const ProjectPtr& from, const ProjectPtr& result, const std
     history_.preview(name, result);
     previewNotes_ = notes;
     previewFacets_ = facets;
-    Q_EMIT changed();
+    sayChanged();
   });
 }
 
@@ -131,7 +136,7 @@ void Document::keepPreview() {
 void Document::leavePreview() {
   if (!isPreviewing()) return;
   history_.leavePreview();
-  Q_EMIT changed();
+  sayChanged();
 }
 
 void Document::take(ProjectPtr project, const QString& path, bool saved) {
@@ -231,7 +236,7 @@ void Document::save(const QString& path, const Done& done) {
           history_.markSaved(project);
           if (!isModified()) journal_.drop();
           Q_EMIT saved(path);
-          Q_EMIT changed();
+          sayChanged();
         });
 }
 

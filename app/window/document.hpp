@@ -22,6 +22,7 @@ class Document : public QObject {
 
   const ProjectPtr& project() const { return history_.now(); }
   const Settings& settings() const { return project()->settings; }
+  std::uint64_t revision() const { return revision_; }  // another one whenever the project is another
 
   // A sentence goes to Activity::failed when it cannot be done, and nothing is changed. With continuing, it replaces
   // what the same drag did before.
@@ -74,6 +75,7 @@ class Document : public QObject {
   void journalsFound(const std::vector<LeftJournal>& left);
 
  private:
+  void sayChanged();
   void take(ProjectPtr project, const QString& path, bool saved);
   void touched();
   void takeRead(const QString& path, bool addToThis, std::size_t edits, const ProjectPtr& read, bool isProject,
@@ -90,6 +92,7 @@ class Document : public QObject {
   QString path_;
   bool readOnly_ = false, saidForgotten_ = false;
   std::size_t edits_ = 0;  // how often the maker changed something
+  std::uint64_t revision_ = 0;
   QStringList previewNotes_;
   std::vector<std::uint32_t> previewFacets_;
   std::vector<MeshTreePtr> trees_;  // of meshes that were read, so that no brush waits for one

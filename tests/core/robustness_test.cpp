@@ -197,9 +197,9 @@ TEST(History, ForgetsTheOldestOverItsBudgetAndSaysSo) {
 TEST(Report, CallsTreesTrees) {
   const auto structures = [](const char* structure) {
     const ProjectPtr project = projectOf(table(30, 10, 2), {{"support.structure", structure}});
+    const nlohmann::json report = reportOf(*build(project), project->settings);
     std::set<std::string> all;
-    for (const auto& piece : reportOf(*build(project), project->settings)["pieces"])
-      all.insert(piece["structure"].get<std::string>());
+    for (const auto& piece : report["pieces"]) all.insert(piece["structure"].get<std::string>());
     return all;
   };
   EXPECT_EQ(structures("tree"), std::set<std::string>{"tree"});

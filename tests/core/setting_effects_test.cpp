@@ -4,8 +4,9 @@
 #include "tests/printed.hpp"
 #include "tests/shapes.hpp"
 
+#include <fmt/format.h>
+
 #include <cmath>
-#include <regex>
 #include <set>
 #include <sstream>
 
