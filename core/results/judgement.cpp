@@ -71,7 +71,7 @@ std::vector<WayOut> waysOut(Store& store, const Project& project, const Supports
     nearest[p] = *carried.begin();
     ExtractionInputs in{shapes[p], {}};
     for (const std::size_t part : carried) in.parts.push_back({parts[part].mesh, project.parts[part]->placement});
-    ways[p].extraction = *store.get(pieceExtraction, in, progress);
+    ways[p].extraction = *store.getAside(pieceExtraction, in, progress);
   });
   for (const std::vector<std::size_t>& group : neighbourhoods) {
     std::vector<std::size_t> held;

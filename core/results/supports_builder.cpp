@@ -16,6 +16,15 @@ std::shared_ptr<const Part> memberOf(const Kept<Whole>& whole, Part Whole::*memb
   return {whole.value, &(whole.value.get()->*member)};
 }
 
+// Whether letting it down takes so long that a request which gives up had better leave it going.
+bool isLarge(const DemandSite& site) {
+  constexpr std::size_t most = 4000;  // corners
+  std::size_t corners = 0;
+  for (const Polygons& layer : site.layers)
+    for (const Polygon& outline : layer) corners += outline.size();
+  return corners > most;
+}
+
 // The steps of one neighbourhood, in order.
 class Neighbourhood {
  public:
@@ -171,8 +180,9 @@ class Neighbourhood {
     columns_.resize(demand_.size());
     parallelFor(demand_.size(), progress_, [&](std::size_t i) {
       const SupportRules& rules = out_.rules[demand_[i]->rules].support;
-      columns_[i] = store_.get(
-          siteColumn, {demand_[i], obstacles_, noLandingNear(*demand_[i], rules), rules, trees_[i]}, progress_);
+      const ColumnInputs in{demand_[i], obstacles_, noLandingNear(*demand_[i], rules), rules, trees_[i]};
+      columns_[i] =
+          isLarge(*demand_[i]) ? store_.getAside(siteColumn, in, progress_) : store_.get(siteColumn, in, progress_);
     });
     for (const Kept<Column>& column : columns_) out_.columns.push_back(column.value);
   }

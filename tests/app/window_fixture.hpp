@@ -28,6 +28,8 @@ class WindowTest : public testing::Test {
     QApplication::setActiveWindow(&window);  // the screen in memory has no window manager to do it
   }
 
+  void TearDown() override { window.document().letGo(); }  // as when it is closed
+
   void open(const MeshPtr& mesh) {
     writeFileAtomically(folder / "part.stl", writeStl(*mesh));
     window.document().open(QString::fromStdString(folder / "part.stl"));

@@ -99,8 +99,8 @@ TEST(SettingEffects, BranchLeanIsNeverExceeded) {
 TEST(SettingEffects, TipsAreAsWideAndAsFarApartAsAsked) {
   const auto tips = [](const char* key, double value) {
     std::vector<Tip> all;
-    for (const auto& tree : build(projectOf(ceiling(), {{"support.structure", "tree"}, {key, value}}))->trees)
-      all.insert(all.end(), tree->tips.begin(), tree->tips.end());
+    const BuildPtr built = build(projectOf(ceiling(), {{"support.structure", "tree"}, {key, value}}));
+    for (const auto& tree : built->trees) all.insert(all.end(), tree->tips.begin(), tree->tips.end());
     return all;
   };
   EXPECT_GT(tips("support.tree.tip_spacing", 1).size(),
@@ -175,9 +175,8 @@ TEST(SettingEffects, RetractionsAreAsLongAsFastAndAsRareAsAsked) {
 TEST(SettingEffects, NoSupportLayerIsThickerThanTheNozzleAllows) {
   for (const double nozzle : {0.4, 0.3}) {
     double thickest = 0;
-    for (const SupportLayer& layer :
-         build(projectOf(threeCeilings(), {{"nozzle.width", nozzle}, {"layer.height", 0.24}}))->support->layers)
-      thickest = std::max(thickest, layer.top - layer.bottom);
+    const BuildPtr built = build(projectOf(threeCeilings(), {{"nozzle.width", nozzle}, {"layer.height", 0.24}}));
+    for (const SupportLayer& layer : built->support->layers) thickest = std::max(thickest, layer.top - layer.bottom);
     EXPECT_LE(thickest, 0.8 * nozzle + 1e-9);
     EXPECT_GT(thickest, 0.5 * nozzle);
   }
@@ -243,9 +242,11 @@ TEST(SettingEffects, TheSecondFilamentIsAsSlowAsItHasToBe) {
 }
 
 TEST(SettingEffects, WhatDissolvesIsSaidOfThePieces) {
-  for (const bool soluble : {true, false})
-    for (const PieceFigures& piece : build(twoFilaments({{"filament2.soluble", soluble}}))->pieces)
-      EXPECT_EQ(piece.wouldDissolve, soluble);
+  for (const bool soluble : {true, false}) {
+    const BuildPtr built = build(twoFilaments({{"filament2.soluble", soluble}}));
+    ASSERT_FALSE(built->pieces.empty());
+    for (const PieceFigures& piece : built->pieces) EXPECT_EQ(piece.wouldDissolve, soluble);
+  }
 }
 
 TEST(SettingEffects, StiffnessAndAdhesionSayHowFirmlyItStands) {
@@ -261,12 +262,11 @@ TEST(SettingEffects, StiffnessAndAdhesionSayHowFirmlyItStands) {
 TEST(SettingEffects, AMachineTooLowIsAFinding) {
   const auto codes = [](double height) {
     std::set<std::string> all;
-    for (const Finding& finding :
-         build(projectOf(box({0, 0, 0}, {20, 20, 40}), {{"machine.height", height}}))->findings)
-      all.insert(finding.code);
+    const BuildPtr built = build(projectOf(box({0, 0, 0}, {20, 20, 80}), {{"machine.height", height}}));
+    for (const Finding& finding : built->findings) all.insert(finding.code);
     return all;
   };
-  EXPECT_TRUE(codes(30).contains("too-large"));
+  EXPECT_TRUE(codes(60).contains("too-large"));
   EXPECT_FALSE(codes(200).contains("too-large"));
 }
 
