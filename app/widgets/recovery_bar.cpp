@@ -74,9 +74,9 @@ void RecoveryBar::offer() {
   const QString what = left.file.empty() ? tr("a project that was never saved")
                                          : QFileInfo(QString::fromStdString(left.file)).fileName();
   const QDateTime when = QDateTime::fromSecsSinceEpoch(left.time);
-  words_->setText(
-      tr("The program ended before %1 was saved: %n step(s), the last on %2.", nullptr, static_cast<int>(left.steps))
-          .arg(what, QLocale().toString(when, QLocale::ShortFormat)));
+  const QString steps = left.steps == 1 ? tr("1 step") : tr("%1 steps").arg(left.steps);
+  words_->setText(tr("The program ended before %1 was saved: %2, the last on %3.")
+                      .arg(what, steps, QLocale().toString(when, QLocale::ShortFormat)));
   try {
     picture_->setPixmap(pictureOf(left));
   } catch (const Error&) {  // it is gone by now; opening it says so
