@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // meek-trellis-cli: everything the window can compute, without it. Never asks. Exit 0, 1 (the work
 // failed, with a sentence on standard error) or 2 (usage).
-#include "core/assess/report.hpp"
 #include "cli/recover.hpp"
+#include "core/assess/report.hpp"
 #include "core/base/files.hpp"
 #include "core/document/bounds.hpp"
 #include "core/document/operations.hpp"

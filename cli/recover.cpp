@@ -26,11 +26,8 @@ void listJournals(bool json) {
     if (!json)
       fmt::print("{:<16} {:>5} step{}  {}  last: {:<24} {}\n", left.id, left.steps, left.steps == 1 ? " " : "s",
                  when(left.time), left.step, left.file.empty() ? "not saved yet" : left.file);
-    all.push_back({{"id", left.id},
-                   {"steps", left.steps},
-                   {"step", left.step},
-                   {"time", left.time},
-                   {"file", left.file}});
+    all.push_back(
+        {{"id", left.id}, {"steps", left.steps}, {"step", left.step}, {"time", left.time}, {"file", left.file}});
   }
   if (json)
     std::cout << nlohmann::json{{"journals", all}}.dump(2) << "\n";

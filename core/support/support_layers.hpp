@@ -35,7 +35,7 @@ struct Piece {
   double lowest = 0, highest = 0;  // mm
   std::vector<std::size_t> sites;  // indices of the columns it is made of, ascending
   double contactAbove = 0;         // mm² of interface (or body) right under the part
-  Key id = 0;  // of its outlines: the same as long as those are
+  Key id = 0;                      // of its outlines: the same as long as those are
 };
 
 struct SupportLayers {

@@ -35,7 +35,7 @@ class HeightField {
   bool heldBeside(const Vec2& at, double bottom, double top) const;
 
   double cell() const { return cell_; }  // mm
-  std::size_t bytes() const;  // of memory taken
+  std::size_t bytes() const;             // of memory taken
 
  private:
   struct Cell {
