@@ -1,13 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/document/journal.hpp"
 
-#include "core/base/bytes.hpp"
-#include "core/base/files.hpp"
-#include "core/base/key.hpp"
 #include "core/document/journal_file.hpp"
-
-#include <fmt/format.h>
-#include <unistd.h>
 
 #include <algorithm>
 #include <chrono>
@@ -16,6 +10,7 @@
 #include <ctime>
 #include <mutex>
 #include <thread>
+#include <utility>
 
 namespace trellis {
 

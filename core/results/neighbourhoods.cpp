@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Which parts may get into each other's way, and how what was built of each group becomes one.
 #include "core/base/disjoint_sets.hpp"
+#include "core/results/support_recipes.hpp"
 #include "core/results/supports_builder.hpp"
 #include "core/support/column_descent.hpp"
 
@@ -12,8 +13,6 @@
 namespace trellis {
 
 namespace {
-
-constexpr double branchReach = 12;  // mm a branch may go past everything it grows among
 
 // How far supports of a part may reach past it, mm: by whatever of its settings reaches farthest.
 double supportReach(const Project& project, std::size_t p, double height) {

@@ -5,8 +5,6 @@ namespace trellis {
 
 namespace {
 
-constexpr double branchMargin = 12;  // mm a branch may reach past everything else
-
 Obstacles obstruct(const ObstacleInputs& in, const Progress& progress) {
   std::vector<PartObstacles> parts;
   for (const InTheWay& part : in.parts)
@@ -23,7 +21,7 @@ std::vector<Tip> tip(const TipInputs& in, const Progress& progress) {
 Reachability reach(const ReachabilityInputs& in, const Progress& progress) {
   Box2 box;
   for (const Polygons& section : in.obstacles->sections) box.extend(boundsOf(section));
-  const Box2 ground(box.min().array() - branchMargin, box.max().array() + branchMargin);
+  const Box2 ground(box.min().array() - branchReach, box.max().array() + branchReach);
   return Reachability(*in.obstacles, *in.noLanding, in.rules, neckRadius(in.rules), ground.intersection(in.plate),
                       progress);
 }

@@ -33,6 +33,9 @@ struct TipInputs {
 };
 extern const Recipe<std::vector<Tip>, TipInputs> siteTips;
 
+// mm a branch may go past everything it grows among. Neighbourhoods are drawn by it too.
+inline constexpr double branchReach = 12;
+
 struct ReachabilityInputs {
   Kept<Obstacles> obstacles;
   Kept<NoLanding> noLanding;
