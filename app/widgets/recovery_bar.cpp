@@ -3,8 +3,6 @@
 
 #include "app/widgets/thumbnail_image.hpp"
 
-#include "core/assess/thumbnail.hpp"
-
 #include <QDateTime>
 #include <QEvent>
 #include <QFileInfo>
@@ -14,20 +12,6 @@
 #include <QPushButton>
 
 namespace trellis {
-
-namespace {
-
-constexpr int pictureSize = 48;  // pixels
-
-QPixmap pictureOf(const LeftJournal& left) {
-  const ProjectPtr project = recover(left.path).project;
-  if (project->parts.empty()) return {};
-  const Part& part = *project->parts.front();
-  return QPixmap::fromImage(imageOf(thumbnail(*part.mesh, transformOf(part.placement, *part.mesh), pictureSize),
-                                    settingsOf(*project, 0).number("support.free_lean")));
-}
-
-}  // namespace
 
 RecoveryBar::RecoveryBar(Document& document, QWidget* parent) : QFrame(parent), document_(document) {
   setObjectName("recovery");
@@ -50,11 +34,11 @@ RecoveryBar::RecoveryBar(Document& document, QWidget* parent) : QFrame(parent), 
     line->addWidget(made);
   };
   button(tr("Open"), "recover", tr("Opens it as it was. Nothing is saved until you save."),
-         [this] { document_.openJournal(left_.front()); });
+         [this] { document_.openJournal(left_.front().journal); });
   button(tr("Throw away"), "forget", tr("It cannot be brought back afterwards."),
-         [this] { document_.throwAway(left_.front()); });
+         [this] { document_.throwAway(left_.front().journal); });
   button(tr("Later"), "later", tr("Asks again when the program is started next."), [] {});
-  connect(&document, &Document::journalsFound, this, [this](const std::vector<LeftJournal>& left) {
+  connect(&document, &Document::journalsFound, this, [this](const std::vector<OfferedJournal>& left) {
     left_ = left;
     offer();
   });
@@ -70,18 +54,14 @@ void RecoveryBar::answered() {
 void RecoveryBar::offer() {
   setVisible(!left_.empty());
   if (left_.empty()) return;
-  const LeftJournal& left = left_.front();
+  const auto& [left, picture, freeLean] = left_.front();
   const QString what = left.file.empty() ? tr("a project that was never saved")
                                          : QFileInfo(QString::fromStdString(left.file)).fileName();
   const QDateTime when = QDateTime::fromSecsSinceEpoch(left.time);
   const QString steps = left.steps == 1 ? tr("1 step") : tr("%1 steps").arg(left.steps);
   words_->setText(tr("The program ended before %1 was saved: %2, the last on %3.")
                       .arg(what, steps, QLocale().toString(when, QLocale::ShortFormat)));
-  try {
-    picture_->setPixmap(pictureOf(left));
-  } catch (const Error&) {  // it is gone by now; opening it says so
-    picture_->clear();
-  }
+  picture_->setPixmap(picture.size == 0 ? QPixmap() : QPixmap::fromImage(imageOf(picture, freeLean)));
   settle();
 }
 

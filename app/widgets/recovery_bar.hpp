@@ -24,7 +24,7 @@ class RecoveryBar : public QFrame {
   void settle();
 
   Document& document_;
-  std::vector<LeftJournal> left_;  // the one offered first
+  std::vector<OfferedJournal> left_;  // the one offered first
   QLabel *picture_, *words_;
 };
 

@@ -21,6 +21,27 @@ Worker::Reports Activity::reports() {
           [this](std::string sentence) { here([=, this] { fail(QString::fromStdString(sentence)); }); }};
 }
 
+void Activity::write(const std::function<void(const Progress&)>& work, const Done& done,
+                     const std::function<void()>& after) {
+  errands_->doNext([=, this](const Progress& progress) {
+    QString problem;
+    try {
+      work(progress);
+    } catch (const Cancelled&) {
+      problem = tr("Writing was given up. Nothing was changed.");
+    } catch (const std::exception& error) {
+      problem = error.what();
+    }
+    here([=, this] {
+      if (!problem.isEmpty())
+        fail(problem);
+      else if (after)
+        after();
+      if (done) done(problem.isEmpty());
+    });
+  });
+}
+
 // Of several the one that has most left to do is shown.
 void Activity::report(int worker, double fraction, const QString& stage) {
   if (fraction < 1)

@@ -24,6 +24,11 @@ class Activity : public QObject {
   Worker& errands() { return *errands_; }
   // Gives up all errands and waits for the one in hand. After that nothing may be asked of it any more.
   void finish() { errands_.reset(); }
+  using Done = std::function<void(bool)>;  // on the window's thread, whether it could be done
+  // An errand that writes a file. Whatever it throws is said in a sentence; after is done on the window's thread where
+  // it throws nothing, and then whoever asked is told.
+  void write(const std::function<void(const Progress&)>& work, const Done& done,
+             const std::function<void()>& after = {});
   void fail(const QString& sentence) { Q_EMIT failed(sentence); }
   // Runs something on the window's thread. One that arrives after this is gone is dropped.
   void here(std::function<void()> call);

@@ -84,14 +84,14 @@ void Builder::cancel() {
   if (!trialPrint_) triedBuild_.reset();
 }
 
-void Builder::exportGcode(const QString& path, const Document::Done& done) {
+void Builder::exportGcode(const QString& path, const Activity::Done& done) {
   QString problem;
   if (document_.refusesToWrite()) {
     if (done) done(false);
     return;
   }
   if (!shown_.build || isStale())
-    problem = tr("The print is still being built. Try again when the bar below has gone.");
+    problem = tr("The print is still being built. Try again when it is done.");
   else if (shown_.build->print.layers.empty())
     problem = tr("There is nothing to print yet. Open a part first.");
   if (!problem.isEmpty()) {
@@ -99,21 +99,12 @@ void Builder::exportGcode(const QString& path, const Document::Done& done) {
     if (done) done(false);
     return;
   }
-  activity_.errands().doNext([=, this, shown = shown_](const Progress& progress) {
-    QString said;
-    try {
-      progress.report(0, "writing G-code");
-      writeFileAtomically(path.toStdString(), gcodeOf(*shown.project, *shown.build, progress));
-    } catch (const Cancelled&) {
-      said = tr("Writing was given up. Nothing was changed.");
-    } catch (const std::exception& error) {
-      said = error.what();
-    }
-    activity_.here([=, this] {
-      if (!said.isEmpty()) activity_.fail(said);
-      if (done) done(said.isEmpty());
-    });
-  });
+  activity_.write(
+      [path, shown = shown_](const Progress& progress) {
+        progress.report(0, "writing G-code");
+        writeFileAtomically(path.toStdString(), gcodeOf(*shown.project, *shown.build, progress));
+      },
+      done);
 }
 
 void Builder::runTrialPrint() {

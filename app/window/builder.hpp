@@ -38,7 +38,7 @@ class Builder : public QObject {
   void rebuild();
   void cancel();  // and all errands
 
-  void exportGcode(const QString& path, const Document::Done& done = {});
+  void exportGcode(const QString& path, const Activity::Done& done = {});
 
   // The trial print of what is shown, from its G-code; null until it was run, and again after every change.
   const std::shared_ptr<const TrialPrint>& trialPrint() const { return trialPrint_; }

@@ -198,28 +198,7 @@ bool Document::refusesToWrite() {
   return true;
 }
 
-// Whether it could be done is told on the window's thread, after what follows from it.
-void Document::write(const std::function<void()>& work, const Done& done, const std::function<void()>& after) {
-  activity_.errands().doNext([=, this](const Progress&) {
-    QString problem;
-    try {
-      work();
-    } catch (const Cancelled&) {
-      problem = tr("Writing was given up. Nothing was changed.");
-    } catch (const std::exception& error) {
-      problem = error.what();
-    }
-    activity_.here([=, this] {
-      if (!problem.isEmpty())
-        activity_.fail(problem);
-      else if (after)
-        after();
-      if (done) done(problem.isEmpty());
-    });
-  });
-}
-
-void Document::save(const QString& path, const Done& done) {
+void Document::save(const QString& path, const Activity::Done& done) {
   const bool refused = refusesToWrite();
   if (!refused && readOnly_)
     activity_.fail(
@@ -230,23 +209,26 @@ void Document::save(const QString& path, const Done& done) {
     return;
   }
   const ProjectPtr project = history_.kept();
-  write([=] { writeFileAtomically(path.toStdString(), packProject(*project)); }, done,
-        [=, this] {
-          path_ = path;
-          history_.markSaved(project);
-          if (!isModified()) journal_.drop();
-          Q_EMIT saved(path);
-          sayChanged();
-        });
+  activity_.write([=](const Progress&) { writeFileAtomically(path.toStdString(), packProject(*project)); }, done,
+                  [=, this] {
+                    path_ = path;
+                    history_.markSaved(project);
+                    if (!isModified()) journal_.drop();
+                    Q_EMIT saved(path);
+                    sayChanged();
+                  });
 }
 
-void Document::exportStl(const QString& path, const Done& done) {
+void Document::exportStl(const QString& path, const Activity::Done& done) {
   if (refusesToWrite()) {
     if (done) done(false);
     return;
   }
-  write([path, project = project()] { writeFileAtomically(path.toStdString(), writeStl(*placedTogether(*project))); },
-        done);
+  activity_.write(
+      [path, project = project()](const Progress&) {
+        writeFileAtomically(path.toStdString(), writeStl(*placedTogether(*project)));
+      },
+      done);
 }
 
 QString Document::title() const {
@@ -256,8 +238,16 @@ QString Document::title() const {
 
 void Document::lookForJournals() {
   activity_.errands().doNext([this](const Progress&) {
-    const std::vector<LeftJournal> left = leftJournals(journalFolder());
-    activity_.here([=, this] { Q_EMIT journalsFound(left); });
+    std::vector<OfferedJournal> offered;
+    for (const LeftJournal& left : leftJournals(journalFolder())) {
+      const ProjectPtr project = recover(left.path).project;
+      offered.push_back({left, {}, 0});
+      if (project->parts.empty()) continue;
+      const Part& part = *project->parts.front();
+      offered.back().picture = thumbnail(*part.mesh, transformOf(part.placement, *part.mesh), offeredPicture);
+      offered.back().freeLean = settingsOf(*project, 0).number("support.free_lean");
+    }
+    activity_.here([=, this] { Q_EMIT journalsFound(offered); });
   });
 }
 

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "app/window/activity.hpp"
+#include "core/assess/thumbnail.hpp"
 #include "core/document/history.hpp"
 #include "core/document/journal.hpp"
 #include "core/results/store.hpp"
@@ -12,6 +13,14 @@
 #include <vector>
 
 namespace trellis {
+
+// What another window left, with a picture of its first part.
+struct OfferedJournal {
+  LeftJournal journal;
+  Thumbnail picture;    // offeredPicture pixels; empty without parts
+  double freeLean = 0;  // degrees, that the picture is coloured by
+};
+inline constexpr int offeredPicture = 48;
 
 class Document : public QObject {
   Q_OBJECT
@@ -49,10 +58,9 @@ class Document : public QObject {
   // save writes what was there when it was asked for.
   void newProject();
   void open(const QString& path, bool addToThis = false);
-  using Done = std::function<void(bool)>;  // on the window's thread, whether it could be done
-  void save(const QString& path, const Done& done = {});
-  void exportStl(const QString& path, const Done& done = {});  // all parts where they stand, as one mesh
-  const QString& path() const { return path_; }                // of the project file, or empty
+  void save(const QString& path, const Activity::Done& done = {});
+  void exportStl(const QString& path, const Activity::Done& done = {});  // all parts where they stand, as one mesh
+  const QString& path() const { return path_; }                          // of the project file, or empty
   QString title() const;
   bool isModified() const { return !history_.isSaved(); }
   bool isReadOnly() const { return readOnly_; }
@@ -72,7 +80,7 @@ class Document : public QObject {
   void opened(const QString& path);
   void saved(const QString& path);
   void oddlySized(double largest);  // mm: the part just opened is hardly meant to be this large or small
-  void journalsFound(const std::vector<LeftJournal>& left);
+  void journalsFound(const std::vector<OfferedJournal>& left);
 
  private:
   void sayChanged();
@@ -83,7 +91,6 @@ class Document : public QObject {
   // From another thread: what was worked out from a project is shown as a preview if nothing else was done meanwhile.
   void offer(const ProjectPtr& from, const ProjectPtr& result, const std::string& name, const QStringList& notes,
              const std::vector<std::uint32_t>& facets);
-  void write(const std::function<void()>& work, const Done& done, const std::function<void()>& after = {});
 
   Activity& activity_;
   Store& store_;

@@ -258,7 +258,7 @@ bool MainWindow::saveAs() {
   return saveTo(path);
 }
 
-bool MainWindow::wasDone(const std::function<void(const Document::Done&)>& begin) {
+bool MainWindow::wasDone(const std::function<void(const Activity::Done&)>& begin) {
   QEventLoop waiting;
   std::optional<bool> done;
   begin([&](bool could) {
@@ -270,7 +270,7 @@ bool MainWindow::wasDone(const std::function<void(const Document::Done&)>& begin
 }
 
 bool MainWindow::saveTo(const QString& path) {
-  return wasDone([&](const Document::Done& done) { document_->save(path, done); });
+  return wasDone([&](const Activity::Done& done) { document_->save(path, done); });
 }
 
 void MainWindow::writeReport() {
@@ -281,7 +281,11 @@ void MainWindow::writeReport() {
 
 bool MainWindow::reportTo(const QString& path) {
   try {
-    trellis::writeReport(*document_, *builder_, *view_, *scene_, path);
+    const QString page = reportPage(*document_, *builder_, *view_, *scene_);
+    const auto write = [page, path, title = document_->title()](const Progress&) {
+      trellis::writeReport(page, title, path);
+    };
+    if (!wasDone([&](const Activity::Done& done) { activity_->write(write, done); })) return false;
     pointed_->setText(tr("Report written to %1").arg(path));
     return true;
   } catch (const Error& error) {
@@ -303,7 +307,7 @@ void MainWindow::exportGcode() {
 }
 
 bool MainWindow::exportTo(const QString& path) {
-  if (!wasDone([&](const Document::Done& done) { builder_->exportGcode(path, done); })) return false;
+  if (!wasDone([&](const Activity::Done& done) { builder_->exportGcode(path, done); })) return false;
   pointed_->setText(tr("G-code written to %1").arg(path));
   return true;
 }

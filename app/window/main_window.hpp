@@ -63,7 +63,7 @@ class MainWindow : public QMainWindow {
   void exportStl();
   void openGcodeByDialog();
   void writeReport();
-  bool wasDone(const std::function<void(const Document::Done&)>& begin);
+  bool wasDone(const std::function<void(const Activity::Done&)>& begin);
   void findCommand();
   void escape();
   void selectAll();

@@ -67,8 +67,9 @@ QString asData(const QImage& image) {
   QBuffer buffer(&bytes);
   buffer.open(QIODevice::WriteOnly);
   image.save(&buffer, "PNG");
-  return QString("<img width='%1' src='data:image/png;base64,%2'>")
+  return QString("<img width='%1' height='%2' src='data:image/png;base64,%3'>")
       .arg(pictureWidth)
+      .arg(pictureWidth * image.height() / std::max(1, image.width()))
       .arg(QString::fromLatin1(bytes.toBase64()));
 }
 
@@ -166,18 +167,21 @@ QString page(const Document& document, const Builder& builder, View& view, Scene
 
 }  // namespace
 
-void writeReport(const Document& document, const Builder& builder, View& view, SceneView& scene, const QString& path) {
+QString reportPage(const Document& document, const Builder& builder, View& view, SceneView& scene) {
   if (!builder.shown().build || builder.isStale())
-    throw Error("The print is still being built. Try again when the bar below has gone.");
+    throw Error("The print is still being built. Try again when it is done.");
   if (builder.shown().build->print.layers.empty()) throw Error("There is nothing to report on yet. Open a part first.");
-  const QString html = page(document, builder, view, scene);
+  return page(document, builder, view, scene);
+}
+
+void writeReport(const QString& html, const QString& title, const QString& path) {
   if (!path.endsWith(".pdf", Qt::CaseInsensitive)) return writeFileAtomically(path.toStdString(), html.toStdString());
   QByteArray bytes;
   QBuffer buffer(&bytes);
   buffer.open(QIODevice::WriteOnly);
   {
     QPdfWriter writer(&buffer);
-    writer.setTitle(document.title());
+    writer.setTitle(title);
     writer.setPageSize(QPageSize(QPageSize::A4));
     writer.setPageMargins(QMarginsF(14, 12, 14, 12), QPageLayout::Millimeter);
     QTextDocument text;

@@ -8,8 +8,10 @@ namespace trellis {
 
 class SceneView;
 
-// As PDF, or as one HTML file with its pictures inside, by the name's end. The scene gives the pictures and keeps its
-// view. Throws Error while the print is still being built or nothing is there, and when the file cannot be written.
-void writeReport(const Document& document, const Builder& builder, View& view, SceneView& scene, const QString& path);
+// As HTML with its pictures inside. The scene gives the pictures and keeps its view. Throws Error while the print is
+// still being built or nothing is there.
+QString reportPage(const Document& document, const Builder& builder, View& view, SceneView& scene);
+// As a PDF file, or as HTML as it is, by the name's end; from any thread. Throws Error when it cannot be written.
+void writeReport(const QString& html, const QString& title, const QString& path);
 
 }  // namespace trellis

@@ -67,8 +67,8 @@ struct Offsets {
   std::vector<std::size_t> rules;  // of each of the group's own
 };
 
-using Height = std::pair<long long, long long>;  // top and bottom, nm
-Height heightOf(const SupportLayer& layer) { return {std::llround(layer.top * 1e6), std::llround(layer.bottom * 1e6)}; }
+using Height = std::pair<double, double>;  // top and bottom; those of all groups are multiples of a nanometre
+Height heightOf(const SupportLayer& layer) { return {layer.top, layer.bottom}; }
 
 // Layers of one height become one; pieces are numbered by their lowest layer.
 SupportLayers merged(const std::vector<Supports>& groups, const std::vector<Offsets>& offsets) {

@@ -6,8 +6,10 @@
 #include "core/base/parallel.hpp"
 
 #include <algorithm>
+#include <cmath>
 #include <functional>
 #include <map>
+#include <tuple>
 
 namespace trellis {
 
@@ -17,9 +19,13 @@ constexpr double eps = 1e-6;       // mm; heights this near are the same
 constexpr double smallest = 0.01;  // mm²
 
 using Columns = std::vector<std::shared_ptr<const Column>>;
-using Height = std::pair<long long, long long>;  // top and bottom in nanometres, so that equal is equal
+using Height = std::pair<double, double>;  // top and bottom
 
-Height heightOf(const ColumnSlab& slab) { return {std::llround(slab.top * 1e6), std::llround(slab.bottom * 1e6)}; }
+// To the nanometre, so that equal is equal to the last bit, whichever column a height was reckoned for.
+Height heightOf(const ColumnSlab& slab) {
+  constexpr double perMm = 1e6;
+  return {std::round(slab.top * perMm) / perMm, std::round(slab.bottom * perMm) / perMm};
+}
 
 struct Extent {
   Box2 box;
@@ -220,9 +226,9 @@ SupportLayers assembleSupport(const Columns& columns, const std::vector<std::siz
   std::map<Height, Draft> byHeight;
   for (std::size_t i = 0; i < slabs.size(); ++i)
     for (const ColumnSlab& slab : slabs[i]) {
-      Draft& draft = byHeight[heightOf(slab)];
-      draft.bottom = slab.bottom;
-      draft.top = slab.top;
+      const Height height = heightOf(slab);
+      Draft& draft = byHeight[height];
+      std::tie(draft.top, draft.bottom) = height;
       draft.slabs.emplace_back(i, &slab);
       draft.byRules[rules[i]].push_back(&slab);
     }

@@ -24,7 +24,7 @@ struct TieGroup {
 };
 
 struct SupportLayer {
-  double bottom = 0, top = 0;        // mm
+  double bottom = 0, top = 0;        // mm, to the nanometre: equal heights are equal to the last bit
   std::vector<PieceRegion> regions;  // ordered by piece
   std::vector<TieGroup> ties = {};
   Key key = 0;  // of everything above, piece numbers included

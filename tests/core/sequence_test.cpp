@@ -14,12 +14,10 @@ namespace {
 
 using nlohmann::json;
 
-// G-code, report and findings, without the clock. Weak: the direction of a way out that is not free is left out. It is
-// the end of a search downhill, and about once in six hundred builds it ended a degree elsewhere; why is not known yet.
+// G-code, report and findings, without the clock.
 std::string outcomeOf(const Project& project, const Build& build) {
   json report = reportOf(build, project.settings);
   report.erase("timing_ms");
-  for (json& piece : report["pieces"]) piece.erase("way_out");
   return gcodeOf(project, build, Progress()) + report.dump();
 }
 
