@@ -13,6 +13,7 @@
 #include "core/results/build_project.hpp"
 #include "core/results/gcode_text.hpp"
 #include "core/results/perform_all.hpp"
+#include "core/results/tried_remedies.hpp"
 #include "core/trial/trial_report.hpp"
 
 #include <fmt/format.h>
@@ -53,7 +54,7 @@ struct Options {
   std::vector<std::string> sets;
   double layerHeight = 0;
   TrialRules trial;
-  bool json = false;
+  bool json = false, remedies = false;
 };
 
 Json parsed(const std::string& path) {
@@ -197,8 +198,12 @@ void printTotals(const Json& report) {
   for (const auto& [feature, use] : report["filament"].items())
     if (feature != "total") fmt::print("  {:<26}{:9.2f} g\n", feature, use["g"].get<double>());
   fmt::print("  {} support piece{}\n", report["pieces"].size(), report["pieces"].size() == 1 ? "" : "s");
-  for (const Json& finding : report["findings"])
+  for (const Json& finding : report["findings"]) {
     fmt::print("  {}: {}\n", finding["severity"].get<std::string>(), finding["message"].get<std::string>());
+    for (const Json& remedy : finding["remedies"])
+      fmt::print("      {}: {:+.2f} g, {:+.0f} min\n", remedy["name"].get<std::string>(), remedy["g"].get<double>(),
+                 remedy["time_s"].get<double>() / 60);
+  }
 }
 
 void runBuild(const Options& options) {
@@ -206,9 +211,11 @@ void runBuild(const Options& options) {
   Store store;
   const ProjectPtr project = loaded(store, options, bar.progress());
   const BuildPtr build = buildProject(store, project, bar.progress());
-  const Json report = reportOf(*build, project->settings);
   for (const Finding& finding : build->findings)
-    if (finding.code == "too-large") throw Error(finding.message);
+    if (finding.code == "too-large") throw Error(finding.message + " " + finding.detail);
+  const Json report =
+      options.remedies ? reportOf(*build, project->settings, withTriedRemedies(store, project, *build, bar.progress()))
+                       : reportOf(*build, project->settings);
   if (!options.project.empty()) writeFileAtomically(options.project, packProject(*project));
   if (!options.gcode.empty()) writeFileAtomically(options.gcode, gcodeOf(*project, *build, bar.progress()));
   const std::string text = report.dump(2, ' ', false, Json::error_handler_t::replace) + "\n";
@@ -311,6 +318,7 @@ int main(int argc, char** argv) {
   slices->add_option("--svg", options.svg, "folder for one file a layer")->required();
   CLI::App* build = app.add_subcommand("build", "supports, lines, time and filament");
   addProjectOptions(build, options);
+  build->add_flag("--remedies", options.remedies, "try the findings' remedies and say which help, at what cost");
   build->add_option("--gcode", options.gcode, "write G-code here");
   build->add_option("--project", options.project, "write the project here");
   build->add_option("--report", options.report, "write the report (JSON) here");

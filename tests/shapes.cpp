@@ -130,12 +130,23 @@ MeshPtr twoTriangleSquare(double size) {
                   {{0, 2, 1}, {0, 3, 2}});
 }
 
+MeshPtr shelf() { return together({box({0, 0, 0}, {4, 20, 14}), box({4, 0, 12}, {24, 20, 14})}); }
+
 ProjectPtr projectOf(const MeshPtr& mesh, const std::vector<std::pair<std::string, nlohmann::json>>& settings) {
   auto project = std::make_shared<Project>();
   for (const auto& [key, value] : settings) project->settings.set(key, settingFrom(key, value));
   Part part{"part", mesh, {}};
   part.placement.position = mesh->bounds.center() + Vec3(50, 50, 0);
   project->parts.push_back(std::make_shared<const Part>(std::move(part)));
+  return project;
+}
+
+Vec3 onPlate(const Project& project, const Vec3& mesh) {
+  return transformOf(project.parts[0]->placement, *project.parts[0]->mesh) * mesh;
+}
+
+ProjectPtr after(ProjectPtr project, const std::vector<Operation>& operations) {
+  for (const Operation& operation : operations) project = performed(*project, operation);
   return project;
 }
 

@@ -29,9 +29,14 @@ MeshPtr threeCeilings();
 // in its middle.
 MeshPtr table(double size, double z, double thickness);
 MeshPtr twoTriangleSquare(double size);
+// On a wall: its underside, 20 × 20 mm at 12 mm height, reaches from x = 4 to 24.
+MeshPtr shelf();
 
 // A project of one part with its mesh where it is, standing at the plate's (50, 50).
 ProjectPtr projectOf(const MeshPtr& mesh, const std::vector<std::pair<std::string, nlohmann::json>>& settings = {});
+// A place of the first part's mesh, on the plate.
+Vec3 onPlate(const Project& project, const Vec3& mesh);
+ProjectPtr after(ProjectPtr project, const std::vector<Operation>& operations);
 BuildPtr build(const ProjectPtr& project);
 std::string gcodeOf(const ProjectPtr& project);
 

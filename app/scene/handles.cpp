@@ -59,7 +59,7 @@ std::vector<Handle> handlesOf(const ZoneFigures& zone, ZoneShape shape, const Bo
     box.extend(Vec3(middle + turn * Vec3(size.cwiseProduct(Vec3(corner & 1 ? 0.5 : -0.5, corner & 2 ? 0.5 : -0.5,
                                                                 corner & 4 ? 0.5 : -0.5)))));
   std::vector<Handle> handles = handlesOf(box);
-  handles.pop_back();  // a zone is not scaled in proportion
+  if (slab) handles.pop_back();  // it has no size in proportion
   if (slab)
     std::erase_if(handles, [](const Handle& handle) { return handle.kind == Handle::turn || handle.axis != 2; });
   for (int axis = slab ? 2 : 0; axis < 3; ++axis) {
@@ -163,6 +163,9 @@ ChangeZone HandleDrag::zoned(const Camera& camera, const QPointF& pixel, bool fi
     figures.turn = degreesOf(turnOf(about) * turnOf(zoneBefore_.turn));
   } else if (handle_.kind == Handle::move) {
     figures.centre[handle_.axis] += along(camera, pixel) - start_;
+  } else if (handle_.kind == Handle::scale) {
+    figures.size *= std::max(away(camera, pixel) / start_, 0.01);
+    figures.size = figures.size.cwiseMax(least);
   } else {  // the opposite face stays where it is
     const double longer = std::max(least, zoneBefore_.size[handle_.axis] + along(camera, pixel) - start_) -
                           zoneBefore_.size[handle_.axis];

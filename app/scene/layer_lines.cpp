@@ -59,10 +59,10 @@ bool LayerLook::draws(Feature feature) const {
     case Feature::wallInner:
     case Feature::wallSteep:
       return walls;
-    case Feature::skin:
-    case Feature::skinCarried:
+    case Feature::cover:
+    case Feature::coverCarried:
     case Feature::bridge:
-      return skins;
+      return covers;
     case Feature::infill:
       return infill;
     case Feature::interfaceUpper:
@@ -198,16 +198,16 @@ QColor colourOf(Feature feature) {
       return t.part.darker(135);
     case Feature::wallInner:
       return t.part;
-    case Feature::skinCarried:
-    case Feature::skin:
-      return t.skin;
+    case Feature::coverCarried:
+    case Feature::cover:
+      return t.cover;
     case Feature::infill:
       return t.infill;
     case Feature::bridge:
       return t.bridge;
     case Feature::supportBody:
     case Feature::foot:
-    case Feature::bed:
+    case Feature::raft:
     case Feature::hold:
       return t.body;
     case Feature::branch:

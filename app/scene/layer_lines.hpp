@@ -8,7 +8,7 @@ namespace trellis {
 
 // What the layer view draws: a row of switches.
 struct LayerLook {
-  bool walls = true, skins = true, infill = true, support = true, interface = true, rest = true;
+  bool walls = true, covers = true, infill = true, support = true, interface = true, rest = true;
   bool travels = false, arrows = false;
   bool bearings = false;  // coloured by what each line stands on
   bool draws(Feature feature) const;

@@ -20,7 +20,7 @@ LayerSwitches::LayerSwitches(Builder& builder, View& view, QWidget* parent)
   line->setContentsMargins(6, 4, 6, 4);
   line->setSpacing(2);
   add(tr("walls"), "drawWalls", tr("Draw walls"), &LayerLook::walls);
-  add(tr("skins"), "drawSkins", tr("Draw skins and bridging lines"), &LayerLook::skins);
+  add(tr("covers"), "drawCovers", tr("Draw covers and bridging lines"), &LayerLook::covers);
   add(tr("infill"), "drawInfill", tr("Draw infill"), &LayerLook::infill);
   add(tr("support"), "drawSupport", tr("Draw support bodies, branches, holds and feet"), &LayerLook::support);
   add(tr("interface"), "drawInterface", tr("Draw interfaces"), &LayerLook::interface);

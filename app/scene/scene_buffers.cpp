@@ -45,6 +45,20 @@ void addLine(std::vector<LineVertex>& out, const Vec3& a, const Vec3& b, const Q
   out.push_back(lineVertex(b, tint));
 }
 
+// The rim of a hole: a line with short strokes across it, as a seam that came open.
+void addTorn(std::vector<LineVertex>& out, const Vec3& a, const Vec3& b) {
+  constexpr double apart = 1.2, half = 0.35;  // mm
+  addLine(out, a, b, theme().fault);
+  const Vec3 along = b - a;
+  const double length = along.norm();
+  if (length < 1e-6) return;
+  const Vec3 side = along.normalized().unitOrthogonal() * half;
+  for (double at = apart / 2; at < length; at += apart) {
+    const Vec3 middle = a + along * (at / length);
+    addLine(out, middle - side, middle + side, theme().fault);
+  }
+}
+
 }  // namespace
 
 std::vector<SurfaceVertex> partSurface(const Part& part) { return placedSurface(*part.mesh, part.placement, 0); }
@@ -60,10 +74,10 @@ std::vector<LineVertex> defectLines(const Project& project, const Build& build) 
     const Part& part = *project.parts[p];
     const Affine toPlate = transformOf(part.placement, *part.mesh);
     for (const MeshDefect& defect : build.judged[p].health->defects) {
-      for (const auto& [a, b] : defect.openEdges) addLine(out, toPlate * a, toPlate * b, theme().floating);
+      for (const auto& [a, b] : defect.openEdges) addTorn(out, toPlate * a, toPlate * b);
       for (std::size_t i = 0; i < std::min(defect.facets.size(), mostFacets); ++i) {
         const Corners c = part.mesh->corners(defect.facets[i]);
-        for (std::size_t k = 0; k < 3; ++k) addLine(out, toPlate * c[k], toPlate * c[(k + 1) % 3], theme().floating);
+        for (std::size_t k = 0; k < 3; ++k) addLine(out, toPlate * c[k], toPlate * c[(k + 1) % 3], theme().fault);
       }
     }
   }
@@ -92,9 +106,11 @@ std::vector<LineVertex> handleLines(const std::vector<Handle>& handles, const Ha
   return out;
 }
 
-std::vector<SurfaceVertex> markSurface(const Project& project) {
+std::vector<SurfaceVertex> markSurface(const Project& project, const PartShown& isShown) {
   std::vector<SurfaceVertex> out;
-  for (const PartPtr& part : project.parts) {
+  for (std::size_t p = 0; p < project.parts.size(); ++p) {
+    if (!isShown(p)) continue;
+    const PartPtr& part = project.parts[p];
     const Affine toPlate = transformOf(part->placement, *part->mesh);
     const bool mirrored = toPlate.linear().determinant() < 0;
     part->marks->forEachTree([&](std::uint32_t facet, std::string_view tree) {
@@ -119,9 +135,11 @@ void addFacet(std::vector<SurfaceVertex>& out, const Part& part, const Affine& t
 
 }  // namespace
 
-std::vector<SurfaceVertex> cleanSurface(const Project& project) {
+std::vector<SurfaceVertex> cleanSurface(const Project& project, const PartShown& isShown) {
   std::vector<SurfaceVertex> out;
-  for (const PartPtr& part : project.parts) {
+  for (std::size_t p = 0; p < project.parts.size(); ++p) {
+    if (!isShown(p)) continue;
+    const PartPtr& part = project.parts[p];
     const Affine toPlate = transformOf(part->placement, *part->mesh);
     part->clean->forEachTree(
         [&](std::uint32_t facet, std::string_view) { addFacet(out, *part, toPlate, facet, clean); });
@@ -129,9 +147,10 @@ std::vector<SurfaceVertex> cleanSurface(const Project& project) {
   return out;
 }
 
-std::vector<SurfaceVertex> choiceSurface(const Project& project, const Build& build) {
+std::vector<SurfaceVertex> choiceSurface(const Project& project, const Build& build, const PartShown& isShown) {
   std::vector<SurfaceVertex> out;
   for (std::size_t p = 0; p < std::min(project.parts.size(), build.parts.size()); ++p) {
+    if (!isShown(p)) continue;
     const PartBuild& built = build.parts[p];
     const Affine toPlate = transformOf(project.parts[p]->placement, *project.parts[p]->mesh);
     for (std::size_t s = 0; s < built.resolved->sites.size(); ++s) {
@@ -152,12 +171,15 @@ std::vector<SurfaceVertex> litSurface(const Part& part, const std::vector<std::u
   return out;
 }
 
-std::vector<SurfaceVertex> zoneSurface(const Project& project) {
+std::vector<SurfaceVertex> zoneSurface(const Project& project, const PartShown& isShown) {
   std::vector<SurfaceVertex> out;
-  for (const PartPtr& part : project.parts) {
+  for (std::size_t p = 0; p < project.parts.size(); ++p) {
+    if (!isShown(p)) continue;
+    const PartPtr& part = project.parts[p];
     const Affine toPlate = transformOf(part->placement, *part->mesh);
     const Box3 box = placedBounds(part->placement, *part->mesh);
     for (const Zone& zone : part->zones) {
+      if (zone.hidden) continue;
       Affine place = toPlate * zone.toMesh;
       if (zone.shape == ZoneShape::slab) {  // drawn a little wider than the part, not across the plate
         place = Affine::Identity();
@@ -231,11 +253,26 @@ std::vector<LineVertex> bandLines(const Box3& around, double from, double to) {
   return out;
 }
 
+std::vector<FloatingStart> startsThatMatter(const PartBuild& part) {
+  std::vector<FloatingStart> starts;
+  for (const Site& site : part.sites->list)
+    if (site.siteClass == SiteClass::proper)
+      for (const std::size_t k : site.starts) starts.push_back(part.overhangs->starts[k]);
+  return starts;
+}
+
+std::vector<SurfaceVertex> litSolid(const SupportSolid& solid) {
+  std::vector<SurfaceVertex> out;
+  for (const SolidVertex& v : solid.vertices)
+    out.push_back({{v.at.x(), v.at.y(), v.at.z()}, {v.normal.x(), v.normal.y(), v.normal.z()}, lit});
+  return out;
+}
+
 std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera,
                                       const std::function<bool(std::size_t, double)>& ofPartAndHeight) {
   std::vector<LineVertex> out;
   for (std::size_t p = 0; p < build.parts.size(); ++p)
-    for (const FloatingStart& start : build.parts[p].overhangs->starts) {
+    for (const FloatingStart& start : startsThatMatter(build.parts[p])) {
       if (!ofPartAndHeight(p, start.at.z())) continue;
       const double depth = (start.at - camera.eye()).dot(camera.forward()),
                    size = 6 * camera.millimetresPerPixel(depth);

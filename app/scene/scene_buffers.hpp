@@ -25,22 +25,28 @@ std::vector<LineVertex> defectLines(const Project& project,
 std::vector<LineVertex> freshLines(const Part& part,
                                    const std::vector<std::uint32_t>& facets);  // pairs; what mending added
 std::vector<LineVertex> handleLines(const std::vector<Handle>& handles, const Handle* hot);  // pairs
-std::vector<SurfaceVertex> markSurface(const Project& project);
+// Of the parts that are shown.
+using PartShown = std::function<bool(std::size_t)>;
+std::vector<SurfaceVertex> markSurface(const Project& project, const PartShown& isShown);
 // Facets of clean faces, of sites with a choice, and of what is lit, each in its kind.
-std::vector<SurfaceVertex> cleanSurface(const Project& project);
-std::vector<SurfaceVertex> choiceSurface(const Project& project, const Build& build);
+std::vector<SurfaceVertex> cleanSurface(const Project& project, const PartShown& isShown);
+std::vector<SurfaceVertex> choiceSurface(const Project& project, const Build& build, const PartShown& isShown);
 std::vector<SurfaceVertex> litSurface(const Part& part, const std::vector<std::uint32_t>& facets);
-std::vector<SurfaceVertex> zoneSurface(const Project& project);
+std::vector<SurfaceVertex> zoneSurface(const Project& project, const PartShown& isShown);
 // Edges of the chosen zone, rings of props, the plane of twin strokes: pairs.
 std::vector<LineVertex> decisionLines(const Project& project, std::size_t selected, const Chosen& chosen);
 std::vector<LineVertex> planeLines(const Plane& plane, const Box3& around, const QColor& tint);
 std::vector<LineVertex> bandLines(const Box3& around, double from, double to);  // pairs
+// Floating starts but those too small to matter.
+std::vector<FloatingStart> startsThatMatter(const PartBuild& part);
 // Filled diamonds that face the eye where something starts in the air: triangles.
 std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera,
                                       const std::function<bool(std::size_t, double)>& ofPartAndHeight);
 // pieces says which filament each body has; where it is not known yet, none.
 std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const std::vector<PieceFigures>& pieces,
                                           const std::function<bool(const SolidVertex&)>& isShown);
+// All of it lit.
+std::vector<SurfaceVertex> litSolid(const SupportSolid& solid);
 std::vector<LineVertex> plateLines(const Settings& settings);                       // pairs
 std::vector<LineVertex> plateSheet(const Settings& settings);                       // triangles
 std::vector<LineVertex> ballOutline(const Vec3& centre, double radius, Mark mark);  // pairs

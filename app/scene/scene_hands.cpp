@@ -5,9 +5,12 @@
 #include "core/assess/report.hpp"
 #include "core/assess/why.hpp"
 #include "core/base/key.hpp"
+#include "core/base/short_name.hpp"
 #include "core/overhang/lean.hpp"
 
+#include <QHelpEvent>
 #include <QMouseEvent>
+#include <QToolTip>
 
 #include <algorithm>
 
@@ -84,9 +87,11 @@ void SceneView::describe(const std::optional<Hit>& hit, const std::optional<Supp
                                 .arg(tr(nameOf(shown.build->pieces[support->piece].grade)))
                                 .arg(shown.build->pieces[support->piece].bodyTool == 0 ? tr("first") : tr("second")));
   }
+  if (hand_.isSettling()) return Q_EMIT pointedAt(tr("Click the face that is to lie on the plate. Esc leaves it."));
   if (!hit) return Q_EMIT pointedAt(QString());
   const Part& part = *document_.project()->parts[hit->part];
-  QString words = QString("%1  ·  %2 mm high  ·  ").arg(QString::fromStdString(part.name)).arg(hit->at.z(), 0, 'f', 2);
+  QString words =
+      QString("%1  ·  %2 mm high  ·  ").arg(QString::fromStdString(shortName(part.name))).arg(hit->at.z(), 0, 'f', 2);
   if (hit->lean > 0.5)
     words += tr("leans %1° (%2° from the plate)").arg(hit->lean, 0, 'f', 0).arg(90 - hit->lean, 0, 'f', 0);
   else
@@ -105,8 +110,10 @@ void SceneView::describe(const std::optional<Hit>& hit, const std::optional<Supp
   Q_EMIT pointedAt(words);
 }
 
+// Left lays what is chosen, with Shift it blocks, with Ctrl it clears.
 Mark SceneView::markInHand(Qt::KeyboardModifiers modifiers) const {
-  return modifiers & Qt::ControlModifier ? Mark::none : hand_.brush().mark;
+  if (modifiers & Qt::ControlModifier) return Mark::none;
+  return modifiers & Qt::ShiftModifier ? Mark::block : hand_.brush().mark;
 }
 
 // The part under the pointer as it would rest on the face that is pointed at.
@@ -129,6 +136,7 @@ void SceneView::showGhost(const std::optional<Hit>& hit) {
 }
 
 void SceneView::mousePressEvent(QMouseEvent* event) {
+  modifiers_ = event->modifiers();
   lastPixel_ = event->position();
   if (event->button() != Qt::LeftButton || sliding_ || view_.gcode()) return;
   wentTo_.reset();
@@ -157,6 +165,7 @@ void SceneView::mousePressEvent(QMouseEvent* event) {
 }
 
 void SceneView::mouseMoveEvent(QMouseEvent* event) {
+  modifiers_ = event->modifiers();
   const QPointF moved = event->position() - lastPixel_;
   lastPixel_ = event->position();
   if (event->buttons() & Qt::RightButton) {
@@ -170,7 +179,10 @@ void SceneView::mouseMoveEvent(QMouseEvent* event) {
   } else {
     hot_ = handleAt(handles_, camera_, event->position());
     over_ = hitAt(event->position());
-    describe(over_, supportAt(event->position()));
+    if (hand_.brush().tool == Tool::remove)
+      showRemoval(event->position());
+    else
+      describe(over_, supportsStepAside() ? std::nullopt : supportAt(event->position()));
     if (hand_.isSettling()) showGhost(over_);
     if (event->buttons() & Qt::LeftButton) {
       dragTool(event->position(), over_);
@@ -241,9 +253,31 @@ void SceneView::keyReleaseEvent(QKeyEvent* event) {
   QOpenGLWidget::keyReleaseEvent(event);
 }
 
+bool SceneView::event(QEvent* event) {
+  if (event->type() != QEvent::ToolTip) return QOpenGLWidget::event(event);
+  const auto* help = static_cast<QHelpEvent*>(event);
+  QStringList lines;
+  if (over_ && builder_.shown().build && !builder_.isStale()) {
+    const Part& part = *document_.project()->parts[over_->part];
+    const Vec3 place = transformOf(part.placement, *part.mesh).inverse() * over_->at;
+    for (const std::string& one :
+         decisionsAt(*document_.project(), *builder_.shown().build, over_->part, over_->facet, place))
+      lines << QString::fromStdString(one).toHtmlEscaped();
+  }
+  if (lines.size() < 2) {
+    QToolTip::hideText();
+    return true;
+  }
+  lines.front() = "<b>" + lines.front() + "</b>";
+  QToolTip::showText(help->globalPos(), lines.front() + tr("<br>beats: ") + lines.mid(1).join("<br>beats: "), this);
+  return true;
+}
+
 void SceneView::leaveEvent(QEvent*) {
   over_.reset();
   preview(std::nullopt);
+  removable_.reset();
+  removal_.count = 0;
   lightSiteAt(std::nullopt);
   if (ghostAt_) showGhost(std::nullopt);
   Q_EMIT pointedAt(QString());

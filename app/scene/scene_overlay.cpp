@@ -24,6 +24,7 @@ void SceneOverlay::paintEvent(QPaintEvent*) {
   if (camera_.pitch() >= 0) drawFigures(painter);  // from below they would lie over the parts
   drawLetters(painter);
   drawGap(painter);
+  drawDistances(painter);
   if (document_.project()->parts.empty() && !view_.gcode()) drawHint(painter);
 }
 
@@ -101,12 +102,44 @@ void SceneOverlay::drawGap(QPainter& painter) {
     painter.drawLine(QPointF(x, y), QPointF(x + 4, y + sign * 6));
   }
   const QString words = tr("gap above %1 mm").arg(gap, 0, 'f', 2);
-  const QRectF box(x + 12, (best->y() + over.y()) / 2 - 11, painter.fontMetrics().horizontalAdvance(words) + 12, 22);
+  drawLabel(painter, QPointF(x + 12, (best->y() + over.y()) / 2), words);
+}
+
+// On a card, its left middle at a place.
+void SceneOverlay::drawLabel(QPainter& painter, const QPointF& at, const QString& words) {
+  const QRectF box(at.x(), at.y() - 11, painter.fontMetrics().horizontalAdvance(words) + 12, 22);
   painter.setBrush(theme().panel);
   painter.setPen(theme().rule);
   painter.drawRoundedRect(box, 4, 4);
   painter.setPen(theme().ink);
   painter.drawText(box, Qt::AlignCenter, words);
+}
+
+// What was measured, as on a drawing: through whatever stands before it.
+void SceneOverlay::drawDistances(QPainter& painter) {
+  for (const View::Distance& distance : view_.distances()) {
+    const auto from = camera_.pixelOf(distance.from.at);
+    if (!from) continue;
+    painter.setPen(QPen(theme().ink, 1.4));
+    painter.setBrush(theme().panel);
+    painter.drawEllipse(*from, 3.5, 3.5);
+    if (!distance.to) {
+      drawLabel(painter, *from + QPointF(10, 0), tr("click the other end"));
+      continue;
+    }
+    const auto to = camera_.pixelOf(distance.to->at);
+    if (!to) continue;
+    painter.drawLine(*from, *to);
+    painter.drawEllipse(*to, 3.5, 3.5);
+    const Measured m = measured(distance.from, *distance.to);
+    QString words = tr("%1 mm   x %2  y %3  z %4")
+                        .arg(m.distance, 0, 'f', 2)
+                        .arg(m.along.x(), 0, 'f', 2)
+                        .arg(m.along.y(), 0, 'f', 2)
+                        .arg(m.along.z(), 0, 'f', 2);
+    if (m.betweenFaces) words += tr("   faces %1").arg(*m.betweenFaces, 0, 'f', 2);
+    drawLabel(painter, (*from + *to) / 2 + QPointF(10, 0), words);
+  }
 }
 
 void SceneOverlay::drawHint(QPainter& painter) {

@@ -26,6 +26,8 @@ class SceneOverlay : public QWidget {
   void drawLetters(QPainter& painter);
   void drawHint(QPainter& painter);
   void drawGap(QPainter& painter);
+  void drawDistances(QPainter& painter);
+  void drawLabel(QPainter& painter, const QPointF& at, const QString& words);
 
   Document& document_;
   Builder& builder_;

@@ -27,6 +27,7 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
   surface_->setUniformValue(
       "range", QVector2D(low > 0 ? static_cast<float>(low) : -1e6f, static_cast<float>(std::min(high, 1e6))));
   surface_->setUniformValue("freeLean", static_cast<float>(document_.settings().number("support.free_lean")));
+  surface_->setUniformValue("glass", 0.0f);
   surface_->setUniformValue("faded", builder_.showsOldSupports() ? 1.0f : 0.0f);
   for (const auto& [name, colour] : {std::pair{"part", t.part},
                                      {"hangingLow", t.hangingLow},
@@ -68,12 +69,13 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
     glPolygonOffset(-1, -1);
     draw(clean_);
     draw(choices_);
-    draw(marks_);
-    glPolygonOffset(-2, -2);
     draw(lit_);
+    glPolygonOffset(-2, -2);
+    draw(marks_);  // over what is pointed at, so that a fresh stroke is seen
     glDisable(GL_POLYGON_OFFSET_FILL);
   }
-  if (look_ != Look::partAlone && !supportsHidden_) {
+  const bool glass = supportsStepAside();
+  if (look_ != Look::partAlone && !supportsHidden_ && !glass) {
     draw(supports_);
     drawPiece(toScreen);
   }
@@ -81,6 +83,12 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
   glBlendFuncSeparate(GL_SRC_ALPHA, GL_ONE_MINUS_SRC_ALPHA, GL_ZERO, GL_ONE);  // the picture itself stays opaque
   if (ghostAt_) draw(ghost_);
   glDepthMask(GL_FALSE);
+  if (look_ != Look::partAlone && !supportsHidden_ && glass) {
+    surface_->setUniformValue("glass", 1.0f);
+    draw(supports_);
+    surface_->setUniformValue("glass", 0.0f);
+  }
+  draw(removal_);
   draw(zones_);
   glDepthMask(GL_TRUE);
   glDisable(GL_BLEND);
@@ -139,7 +147,7 @@ void SceneView::drawGuides() {
     drawLines(ball_, GL_LINES);
   };
   if (wentTo_) drawOnce(ballOutline(*wentTo_, 2.5, Mark::none));
-  if (over_ && brush.isRound()) drawOnce(ballOutline(over_->at, brush.radius, markInHand(Qt::NoModifier)));
+  if (over_ && brush.isRound()) drawOnce(ballOutline(over_->at, brush.radius, markInHand(modifiers_)));
   if (over_ && brush.tool == Tool::prop) drawOnce(ballOutline(over_->at, brush.propWidth / 2, Mark::none));
   if (band_) drawOnce(bandLines(boundsOfPart(bandOn_), band_->first, band_->second));
   const auto symmetry = hand_.twinPlane();

@@ -2,6 +2,10 @@
 // The hand in the scene: what each tool does where it is used.
 #include "app/scene/scene_view.hpp"
 
+#include "core/document/zone_places.hpp"
+#include "core/marks/shadows.hpp"
+#include "core/mesh/underside.hpp"
+
 #include <QGuiApplication>
 #include <QLineF>
 
@@ -11,8 +15,9 @@ namespace trellis {
 
 namespace {
 
-constexpr double propNear = 10;  // pixels within which a prop is taken
-constexpr double leastZone = 4;  // mm
+constexpr double propNear = 10;     // pixels within which a prop is taken
+constexpr double leastZone = 4;     // mm
+constexpr double zoneMargin = 0.5;  // mm
 
 }  // namespace
 
@@ -20,11 +25,16 @@ bool SceneView::useTool(const QPointF& pixel, const std::optional<Hit>& hit, Qt:
   const Brush& brush = hand_.brush();
   if (brush.tool == Tool::pick || brush.tool == Tool::prop)
     if (takeProp(pixel)) return true;
+  if (brush.tool == Tool::pick && takeZone(pixel)) return true;
   if (brush.tool == Tool::remove) {
     removeAt(pixel);
     return true;
   }
-  if (!hit) return false;
+  if (brush.tool == Tool::prop) return addPropAt(pixel, hit);
+  if (!hit) {
+    if (brush.tool != Tool::pick) sayMissed();
+    return false;
+  }
   switch (brush.tool) {
     case Tool::ball:
     case Tool::sight:
@@ -47,14 +57,11 @@ bool SceneView::useTool(const QPointF& pixel, const std::optional<Hit>& hit, Qt:
     case Tool::zone:
       addZoneAt(*hit);
       break;
-    case Tool::prop:
-      view_.selectPart(static_cast<int>(hit->part));
-      document_.perform(AddProp{hit->part, hit->at, brush.propWidth});
-      propInHand_ = document_.project()->parts[hit->part]->props.size() - 1;
-      propMoved_ = true;  // what is dragged now belongs to the same step
-      view_.choose({Chosen::prop, *propInHand_});
+    case Tool::measure:
+      view_.measure(placeFor(pixel, *hit));
       break;
     case Tool::pick:
+    case Tool::prop:
     case Tool::remove:
       return false;
   }
@@ -94,7 +101,7 @@ void SceneView::lay(const Hit& hit, bool begins) {
   if (begins) view_.selectPart(static_cast<int>(hit.part));
   const std::vector<Vec3> path =
       begins || hit.part != layingOn_ ? std::vector<Vec3>{hit.at} : std::vector<Vec3>{lastLaid_, hit.at};
-  LayMark mark{hit.part, markInHand(QGuiApplication::keyboardModifiers()), BallStroke{path, brush.radius}};
+  LayMark mark{hit.part, markInHand(modifiers_), BallStroke{path, brush.radius}};
   if (brush.tool == Tool::sight) mark.stroke = SightStroke{path, brush.radius, camera_.eye()};
   mark.rules = {brush.keepToOverhangs, brush.stopAtCreases ? std::optional(brush.crease) : std::nullopt, view_.clip()};
   withTwin(mark);
@@ -105,14 +112,14 @@ void SceneView::lay(const Hit& hit, bool begins) {
 
 void SceneView::layOnce(std::size_t part, Stroke stroke) {
   view_.selectPart(static_cast<int>(part));
-  LayMark mark{part, markInHand(QGuiApplication::keyboardModifiers()), std::move(stroke)};
+  LayMark mark{part, markInHand(modifiers_), std::move(stroke)};
   mark.rules.keepToOverhangs = hand_.brush().keepToOverhangs;
   if (std::holds_alternative<BandStroke>(mark.stroke)) mark.rules.clip = view_.clip();
   withTwin(mark);
   document_.perform(mark);
 }
 
-// As large as the site under the pointer, or a few millimetres; then it is taken in hand.
+// Large enough to cover the whole site under the pointer, or a few millimetres; then it is taken in hand.
 void SceneView::addZoneAt(const Hit& hit) {
   const Brush& brush = hand_.brush();
   AddZone add{hit.part, {}, {}};
@@ -120,14 +127,17 @@ void SceneView::addZoneAt(const Hit& hit) {
   add.zone.shape = brush.zoneShape;
   add.zone.solid = brush.zoneSolid;
   Box3 box(hit.at - Vec3::Constant(leastZone / 2), hit.at + Vec3::Constant(leastZone / 2));
-  if (const auto site = siteUnder(hit)) {
+  std::vector<Vec3> corners{box.min(), box.max()};
+  const auto site = siteUnder(hit);
+  if (site) {
+    corners.clear();
     const Part& part = *document_.project()->parts[hit.part];
     const Affine toPlate = transformOf(part.placement, *part.mesh);
     for (const std::uint32_t facet : builder_.sites()[site->part]->list[site->site].facets)
-      for (const Vec3& corner : part.mesh->corners(facet)) box.extend(Vec3(toPlate * corner));
-    box = Box3(box.min().array() - 0.5, box.max().array() + 0.5);
+      for (const Vec3& corner : part.mesh->corners(facet)) corners.emplace_back(toPlate * corner);
+    if (corners.empty()) corners = {box.min(), box.max()};
   }
-  add.figures = {box.center(), box.sizes(), Vec3::Zero()};
+  add.figures = covering(brush.zoneShape, corners, zoneMargin);
   view_.selectPart(static_cast<int>(hit.part));
   document_.perform(add);
   Brush pick = brush;
@@ -135,6 +145,92 @@ void SceneView::addZoneAt(const Hit& hit) {
   hand_.setBrush(pick);
   view_.choose({Chosen::zone, document_.project()->parts[hit.part]->zones.size() - 1});
   lightCovered();
+  const Vec3 size = add.figures.size;
+  Q_EMIT pointedAt(
+      (site ? tr("It covers all of site %1").arg(site->site + 1) : tr("It covers what is around the place")) +
+      tr(": %1 × %2 × %3 mm. Drag it, its faces or its ring.")
+          .arg(size.x(), 0, 'f', 1)
+          .arg(size.y(), 0, 'f', 1)
+          .arg(size.z(), 0, 'f', 1));
+}
+
+// The zone of any shown part whose outline on the screen the pointer is nearest to the middle of, if it is over one.
+bool SceneView::takeZone(const QPointF& pixel) {
+  const auto& parts = document_.project()->parts;
+  const Camera::Ray ray = camera_.rayAt(pixel);
+  std::optional<std::pair<std::size_t, std::size_t>> best;
+  double nearest = 1e300;
+  for (std::size_t p = 0; p < parts.size(); ++p) {
+    if (!isShown(p)) continue;
+    const Affine toPlate = transformOf(parts[p]->placement, *parts[p]->mesh);
+    for (std::size_t z = 0; z < parts[p]->zones.size(); ++z) {
+      const Zone& zone = parts[p]->zones[z];
+      if (zone.hidden || zone.shape == ZoneShape::slab) continue;  // a slab is everywhere: it is taken from the list
+      const Affine toMesh = toPlate.inverse();
+      if (const auto at = firstIn(zone, toMesh * ray.origin, toMesh.linear() * ray.direction); at && *at < nearest) {
+        nearest = *at;
+        best = {p, z};
+      }
+    }
+  }
+  if (!best) return false;
+  if (const auto hit = hitAt(pixel)) {  // the part in front of it is meant
+    const double away = (hit->at - ray.origin).norm() / ray.direction.norm();
+    if (away < nearest - 1e-3) return false;
+  }
+  view_.selectPart(static_cast<int>(best->first));
+  view_.choose({Chosen::zone, best->second});
+  lightCovered();
+  return true;
+}
+
+void SceneView::sayMissed() {
+  Q_EMIT pointedAt(hand_.brush().lays() || hand_.brush().tool == Tool::clean
+                       ? tr("Nothing was marked: there is no surface under the pointer.")
+                       : tr("There is no surface here. Click on a part."));
+}
+
+// Under what is pointed at, from below; from above, under the underside over or below that place, on the plate too; at
+// a wall, beside it.
+bool SceneView::addPropAt(const QPointF& pixel, const std::optional<Hit>& hit) {
+  const auto& parts = document_.project()->parts;
+  std::optional<std::pair<std::size_t, Vec3>> place;
+  if (hit && hit->lean > -wallLean) place = {hit->part, hit->at};
+  const Camera::Ray ray = camera_.rayAt(pixel);
+  const double down = ray.direction.z() < -1e-6 ? -ray.origin.z() / ray.direction.z() : -1;
+  if (!place && (hit || down > 0)) {
+    const Vec3 at = hit ? hit->at : Vec3(ray.origin + down * ray.direction);
+    for (std::size_t p = 0; p < parts.size() && p < trees_.size(); ++p)
+      if (const auto under = undersideOver(*trees_[p], transformOf(parts[p]->placement, *parts[p]->mesh), at);
+          under && isShown(p) && (!place || under->z() < place->second.z()))
+        place = {p, *under};
+  }
+  if (!place) {
+    Q_EMIT pointedAt(tr("No underside is over this place. Click under one, on it, or on the wall to be held."));
+    return false;
+  }
+  view_.selectPart(static_cast<int>(place->first));
+  document_.perform(AddProp{place->first, place->second, hand_.brush().propWidth});
+  propInHand_ = document_.project()->parts[place->first]->props.size() - 1;
+  propMoved_ = true;  // what is dragged now belongs to the same step
+  view_.choose({Chosen::prop, *propInHand_});
+  over_ = hit;
+  return true;
+}
+
+SurfacePlace SceneView::placeFor(const QPointF& pixel, const Hit& hit) const {
+  constexpr double cornerNear = 8;  // pixels
+  const Part& part = *document_.project()->parts[hit.part];
+  const Affine toPlate = transformOf(part.placement, *part.mesh);
+  const Vec3 normal = (toPlate.linear().inverse().transpose() * part.mesh->normal(hit.facet)).normalized();
+  SurfacePlace place{hit.at, normal};
+  double nearest = cornerNear;
+  for (const Vec3& corner : part.mesh->corners(hit.facet))
+    if (const auto at = camera_.pixelOf(toPlate * corner); at && QLineF(*at, pixel).length() < nearest) {
+      nearest = QLineF(*at, pixel).length();
+      place.at = toPlate * corner;
+    }
+  return place;
 }
 
 bool SceneView::takeProp(const QPointF& pixel) {
@@ -154,15 +250,52 @@ bool SceneView::takeProp(const QPointF& pixel) {
   return false;
 }
 
-void SceneView::removeAt(const QPointF& pixel) {
+std::optional<Removal> SceneView::removalAt(const QPointF& pixel) {
   const auto support = supportAt(pixel);
-  if (!support || builder_.isStale())
-    return Q_EMIT pointedAt(support ? tr("The supports are being built anew; point again when they are.")
-                                    : tr("No support is here. Point at one that is built."));
+  if (!support || !builder_.placesHold()) return std::nullopt;
   const Brush& brush = hand_.brush();
   const Vec3 inside = support->at + camera_.rayAt(pixel).direction * 0.05;
   const Build& build = *builder_.shown().build;
-  document_.performTogether(brush.keepOnly ? keepingOnly(build, inside) : removing(build, inside, brush.reach));
+  try {
+    if (brush.keepOnly) return Removal{keepingOnly(build, inside), support->piece, {}};
+    return removing(build, inside, brush.reach, brush.disc);
+  } catch (const Error&) {  // a hair beside what is built
+    return std::nullopt;
+  }
+}
+
+void SceneView::removeAt(const QPointF& pixel) {
+  if (const auto removal = removalAt(pixel)) return document_.performTogether(removal->operations);
+  Q_EMIT pointedAt(builder_.placesHold()
+                       ? tr("No support is here. Point at one that is built.")
+                       : tr("A part was moved: supports can be taken away once they are built there."));
+}
+
+// Lit at once; the figures follow when the print without it is built.
+void SceneView::showRemoval(const QPointF& pixel) {
+  auto removal = hand_.brush().tool == Tool::remove ? removalAt(pixel) : std::nullopt;
+  const auto same = [](const Removal& a, const Removal& b) { return a.piece == b.piece && a.within == b.within; };
+  if (removal && removable_ && same(*removal, *removable_)) return;
+  removable_ = std::move(removal);
+  if (!removable_) {
+    removal_.count = 0;
+    return;
+  }
+  const QString what = hand_.brush().keepOnly ? tr("Click: all other support of the part goes")
+                       : removable_->within   ? tr("Click: what is lit goes")
+                                              : tr("Click: the whole piece goes");
+  Q_EMIT pointedAt(what + tr("  ·  being weighed…"));
+  builder_.weigh(*removable_, [this, what, asked = *removable_, same](const Builder::Weighed& weighed) {
+    if (!removable_ || !same(*removable_, asked)) return;
+    makeCurrent();
+    fill(removal_, hand_.brush().keepOnly ? std::vector<SurfaceVertex>() : litSolid(*weighed.solid));
+    doneCurrent();
+    update();
+    if (weighed.cost)
+      Q_EMIT pointedAt(
+          what +
+          tr("  ·  %1 g, %2 min").arg(weighed.cost->grams, 0, 'f', 2).arg(weighed.cost->seconds / 60, 0, 'f', 1));
+  });
 }
 
 // What a Face, Site or clean-face click here would take.

@@ -64,11 +64,20 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
     }
     update();
   });
+  connect(&document, &Document::replaced, this, [this] {
+    fitted_ = false;
+    wentTo_.reset();
+    alone_ = false;
+  });
   for (const auto signal :
        {&Builder::shownChanged, &Builder::sitesChanged, &Builder::earlySupportsChanged, &Builder::trialPrintChanged})
     connect(&builder, signal, this, qOverload<>(&QWidget::update));
   for (const auto signal : {&View::litChanged, &View::rangeChanged, &View::gcodeChanged, &View::cutawayChanged})
     connect(&view, signal, this, qOverload<>(&QWidget::update));
+  connect(&view, &View::distancesChanged, this, [this] {
+    overlay_->update();
+    update();
+  });
   connect(&view, &View::chosenChanged, this, [this] { refreshHandles(); });
   connect(&view, &View::selectionChanged, this, [this] { refreshHandles(); });
   connect(switches_, &LayerSwitches::changed, this, [this] { update(); });
@@ -90,9 +99,9 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
 
 SceneView::~SceneView() {
   makeCurrent();
-  for (Buffer* buffer :
-       {&parts_, &marks_,   &supports_, &plate_, &sheet_,     &ribbons_, &ball_,  &ghost_,   &defects_, &handleBuffer_,
-        &clean_, &choices_, &lit_,      &zones_, &decisions_, &starts_,  &piece_, &travels_, &arrows_,  &stack_}) {
+  for (Buffer* buffer : {&parts_,     &marks_,   &supports_,     &plate_,   &sheet_,   &ribbons_, &ball_,
+                         &ghost_,     &defects_, &handleBuffer_, &clean_,   &choices_, &lit_,     &zones_,
+                         &decisions_, &starts_,  &piece_,        &travels_, &arrows_,  &stack_,   &removal_}) {
     buffer->array.destroy();
     buffer->vertices.destroy();
   }
@@ -136,7 +145,9 @@ void SceneView::refreshHandles() {
     const Part& part = *parts[view_.selection().back()];
     const Box3 box = placedBounds(part.placement, *part.mesh);
     const Chosen chosen = view_.chosen();
-    if (chosen.kind == Chosen::zone && chosen.index < part.zones.size())
+    if (chosen.kind == Chosen::zone && chosen.index < part.zones.size() && part.zones[chosen.index].locked)
+      handles_.clear();
+    else if (chosen.kind == Chosen::zone && chosen.index < part.zones.size())
       handles_ = handlesOf(figuresOf(part.zones[chosen.index], transformOf(part.placement, *part.mesh)),
                            part.zones[chosen.index].shape, box);
     else if (partHandles_)
@@ -148,6 +159,10 @@ void SceneView::refreshHandles() {
 Box3 SceneView::boundsOfPart(std::size_t part) const {
   const Part& which = *document_.project()->parts[part];
   return placedBounds(which.placement, *which.mesh);
+}
+
+bool SceneView::supportsStepAside() const {
+  return hand_.isSettling() || hand_.brush().lays() || hand_.brush().tool == Tool::clean;
 }
 
 bool SceneView::isShown(std::size_t part) const {
@@ -238,13 +253,15 @@ void SceneView::refill() {
   show(sheet_, keyOf(project->settings), [&] { return plateSheet(project->settings); });
   show(parts_, keyOfParts(*project), [&] { return partSurfaces(*project); });
   show(defects_, keyOf(document, built, selected), [&] { return defectsAndFresh(); });
-  show(marks_, document, [&] { return markSurface(*project); });
-  show(clean_, document, [&] { return cleanSurface(*project); });
-  show(zones_, document, [&] { return zoneSurface(*project); });
+  const auto partShown = [this](std::size_t p) { return isShown(p); };
+  const Key decided = keyOf(document, alone_, view_.selection());
+  show(marks_, decided, [&] { return markSurface(*project, partShown); });
+  show(clean_, decided, [&] { return cleanSurface(*project, partShown); });
+  show(zones_, decided, [&] { return zoneSurface(*project, partShown); });
   show(decisions_, keyOf(document, selected, view_.chosen()),
        [&] { return decisionLines(*project, static_cast<std::size_t>(selected), view_.chosen()); });
   if (shown.build && shown.build->parts.size() == project->parts.size())
-    show(choices_, keyOf(document, built), [&] { return choiceSurface(*project, *shown.build); });
+    show(choices_, keyOf(decided, built), [&] { return choiceSurface(*project, *shown.build, partShown); });
   show(lit_, keyOf(document, built, view_.litSites(), previewed_, previewedOn_, hand_.brush()),
        [&] { return litFacets(); });
   const auto inHand = [&](const SolidVertex& v) { return static_cast<int>(v.piece) == view_.pieceInHand(); };

@@ -63,6 +63,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   void keyPressEvent(QKeyEvent* event) override;
   void keyReleaseEvent(QKeyEvent* event) override;
   void leaveEvent(QEvent* event) override;
+  bool event(QEvent* event) override;  // resting on a place lists what is decided there
 
  private:
   struct Buffer {
@@ -105,6 +106,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   std::vector<SurfaceVertex> litFacets() const;
   void resizeEvent(QResizeEvent* event) override;
   bool showsOneLayer() const;
+  bool supportsStepAside() const;  // for a tool that works on the surface behind them
 
   std::optional<Hit> hitAt(const QPointF& pixel);
   std::optional<SupportHit> supportAt(const QPointF& pixel);
@@ -124,8 +126,14 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   void layOnce(std::size_t part, Stroke stroke);
   void withTwin(LayMark& mark) const;
   void addZoneAt(const Hit& hit);
+  SurfacePlace placeFor(const QPointF& pixel, const Hit& hit) const;  // a corner, where one is near
+  bool addPropAt(const QPointF& pixel, const std::optional<Hit>& hit);
   bool takeProp(const QPointF& pixel);
   void removeAt(const QPointF& pixel);
+  void showRemoval(const QPointF& pixel);  // what a click of Remove would take, and what that saves
+  std::optional<Removal> removalAt(const QPointF& pixel);
+  bool takeZone(const QPointF& pixel);
+  void sayMissed();
   void preview(const std::optional<Hit>& hit);
   void lightCovered();  // sites within the chosen zone
   void lightSiteAt(const std::optional<Hit>& hit);
@@ -150,7 +158,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   QMatrix4x4 overlaidFor_;  // the view they were drawn for
   std::unique_ptr<QOpenGLShaderProgram> surface_, line_;
   Buffer parts_, marks_, supports_, plate_, sheet_, ribbons_, ball_, ghost_, defects_, handleBuffer_, clean_, choices_,
-      lit_, zones_, decisions_, starts_, piece_, travels_, arrows_, stack_;
+      lit_, zones_, decisions_, starts_, piece_, travels_, arrows_, stack_, removal_;
   std::vector<int> partEnds_;  // in parts_, after each part
   Key layerKey_ = 0;           // of the lines of the topmost shown layer
   bool handlesShown_ = false, partHandles_ = false;
@@ -170,11 +178,13 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   Vec3 lastLaid_ = Vec3::Zero();
   std::size_t layingOn_ = 0;
   QPointF lastPixel_;
+  Qt::KeyboardModifiers modifiers_;  // of the last event of the mouse
   std::optional<Hit> over_;
   const Handle* hot_ = nullptr;
   std::optional<HandleDrag> drag_;
   bool dragBegun_ = false;
-  std::vector<RestingFace> faces_;  // of the part that is being settled
+  std::optional<Removal> removable_;  // under the pointer
+  std::vector<RestingFace> faces_;    // of the part that is being settled
   std::uint64_t facesOf_ = 0;
   std::optional<Placement> ghostAt_;
 };

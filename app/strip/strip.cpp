@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/strip/strip.hpp"
 
+#include "app/scene/scene_buffers.hpp"
 #include "core/overhang/lean.hpp"
 
 #include <QHelpEvent>
@@ -87,9 +88,11 @@ void Strip::measure() {
     }
   for (const PartBuild& part : shown.build->parts) {
     measureLeans(part);
-    for (const FloatingStart& start : part.overhangs->starts) {
+    for (const FloatingStart& start : startsThatMatter(part)) {
       const bool bare = std::any_of(shown.build->findings.begin(), shown.build->findings.end(), [&](const Finding& f) {
-        return f.code == "floating-start" && (f.at - start.at).norm() < 1e-6;
+        if (f.code != "floating-start") return false;
+        const auto isHere = [&](const Vec3& at) { return (at - start.at).norm() < 1e-6; };
+        return isHere(f.at) || std::any_of(f.places.begin(), f.places.end(), isHere);
       });
       symbols_.push_back({start.at, bare});
     }

@@ -26,7 +26,7 @@ Shares sharesOf(const Tally& tally) {
   Shares shares;
   for (std::size_t i = 0; i < featureCount; ++i) {
     const auto feature = static_cast<Feature>(i);
-    (feature == Feature::interfaceUpper || feature == Feature::interfaceLower ? shares.interface : isSupport(feature) || feature == Feature::bed ? shares.body
+    (feature == Feature::interfaceUpper || feature == Feature::interfaceLower ? shares.interface : isSupport(feature) || feature == Feature::raft ? shares.body
      : feature >= Feature::skirt ? shares.rest : shares.part) += tally.features[i];
   }
   return shares;
@@ -184,7 +184,7 @@ void TallyBar::refresh() {
   }
   time_->setText(time);
   filament_->setText(filament);
-  money_->setText(tr("%1 in filament").arg(money(tally.whole(), settings), 0, 'f', 2));
+  money_->setText(tr("filament for %1").arg(money(tally.whole(), settings), 0, 'f', 2));
   const auto count = std::count_if(shown.build->findings.begin(), shown.build->findings.end(),
                                    [](const Finding& finding) { return !finding.accepted; });
   const bool grave = count > 0 && !shown.build->findings.front().accepted &&
@@ -212,8 +212,8 @@ void TallyBar::refreshBreakdown() {
   static const char* names[featureCount] = {"outer walls",
                                             "inner walls",
                                             "walls that lean out",
-                                            "skins",
-                                            "skins over support",
+                                            "covers",
+                                            "covers over support",
                                             "infill",
                                             "bridges",
                                             "support body",
@@ -223,7 +223,7 @@ void TallyBar::refreshBreakdown() {
                                             "lower interface",
                                             "holds",
                                             "feet",
-                                            "bed",
+                                            "raft",
                                             "skirt",
                                             "brim",
                                             "prime tower"};

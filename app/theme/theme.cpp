@@ -13,12 +13,12 @@ namespace trellis {
 
 namespace {
 
-const Theme day{"#F4F1EA", "#FBF9F5", "#2C2A27", "#6B675F", "#DDD6C9", "#FBF9F5", "#DDD5C5",
-                "#CBBBA8", "#F1CBD8", "#A8154F", "#EFA31D", "#14545F", "#93A0CF", "#6F83BE",
-                "#6A4688", "#A68CBF", "#D2451E", "#2F6F4F", "#8F9A6B", "#B08A57", "#3E7C9A"};
-const Theme night{"#262422", "#2E2C29", "#EDE8DF", "#ADA699", "#474339", "#34312D", "#4B473F",
-                  "#B7A691", "#E3A9BD", "#C7326E", "#EFA31D", "#3E8C99", "#93A0CF", "#6F83BE",
-                  "#A07FC0", "#C9B3DE", "#E4633E", "#74B98F", "#A3AF7C", "#C19B66", "#6BA3BF"};
+const Theme day{"#F4F1EA", "#FBF9F5", "#2C2A27", "#6B675F", "#DDD6C9", "#FBF9F5", "#DDD5C5", "#CBBBA8",
+                "#F1CBD8", "#A8154F", "#EFA31D", "#14545F", "#93A0CF", "#6F83BE", "#6A4688", "#A68CBF",
+                "#D2451E", "#2F6F4F", "#1B1B8F", "#8F9A6B", "#B08A57", "#3E7C9A"};
+const Theme night{"#262422", "#2E2C29", "#EDE8DF", "#ADA699", "#474339", "#34312D", "#4B473F", "#B7A691",
+                  "#E3A9BD", "#C7326E", "#EFA31D", "#3E8C99", "#93A0CF", "#6F83BE", "#A07FC0", "#C9B3DE",
+                  "#E4633E", "#74B98F", "#9FA4F0", "#A3AF7C", "#C19B66", "#6BA3BF"};
 const Theme* current = &day;
 
 // The palette the desktop gave the application before we change it tells whether it prefers dark.
@@ -35,6 +35,8 @@ QString styleSheet(const Theme& t) {
     QMenu::item:disabled { color: %4; }
     QFrame#worksheet, QFrame#tally, QFrame#strip { background: %2; border: 0; }
     QFrame#trial, QFrame#recovery { background: %2; border: 1px solid %6; border-radius: 6px; }
+    QFrame[card="true"] { background: %1; border: 1px solid %5; border-radius: 4px; }
+    QFrame[card="true"]:focus { border-color: %6; }
     QLabel#heading { font-size: 17px; }
     QLabel#section { font-weight: bold; }
     QLabel#quiet { color: %4; }

@@ -15,7 +15,8 @@ struct Theme {
   QColor enforce, block;
   QColor body, branch, interface, interfaceLower;
   QColor floating, accent;
-  QColor infill, skin, bridge;  // further kinds of line in the layer view
+  QColor fault;                  // of a mesh: holes and crossings
+  QColor infill, cover, bridge;  // further kinds of line in the layer view
 };
 
 // The theme in force; day until installTheme has seen the desktop's setting.

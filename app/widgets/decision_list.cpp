@@ -4,11 +4,14 @@
 #include "app/widgets/local_editor.hpp"
 #include "app/widgets/tool_icons.hpp"
 #include "core/assess/report.hpp"
+#include "core/base/short_name.hpp"
 
+#include <QCheckBox>
 #include <QComboBox>
 #include <QDoubleSpinBox>
 #include <QGridLayout>
 #include <QLabel>
+#include <QLineEdit>
 #include <QListWidget>
 #include <QPushButton>
 
@@ -20,7 +23,8 @@ DecisionList::DecisionList(Document& document, Builder& builder, View& view, QWi
   column->setContentsMargins(0, 0, 0, 0);
   list_ = new QListWidget;
   list_->setObjectName("decisions");
-  list_->setFixedHeight(84);
+  list_->setFixedHeight(108);
+  list_->setSelectionMode(QAbstractItemView::SingleSelection);
   list_->setIconSize({28, 20});
   column->addWidget(list_);
   column->addWidget(zone_ = zoneFigures());
@@ -31,7 +35,7 @@ DecisionList::DecisionList(Document& document, Builder& builder, View& view, QWi
   local_ = new LocalEditor([this](const Overrides& settings) {
     const std::size_t p = view_.selection().back();
     const Chosen chosen = view_.chosen();
-    if (chosen.kind == Chosen::zone) document_.perform(ChangeZone{p, chosen.index, {}, {}, {}, settings});
+    if (chosen.kind == Chosen::zone) changeZone([&](ChangeZone& change) { change.settings = settings; });
     if (chosen.kind == Chosen::prop) document_.perform(ChangeProp{p, chosen.index, {}, {}, settings});
   });
   column->addWidget(local_);
@@ -100,6 +104,28 @@ QWidget* DecisionList::zoneFigures() {
   grid->addWidget(lean_, 3, 2);
   connect(lean_, &QDoubleSpinBox::valueChanged, this,
           [this](double value) { changeZone([value](ChangeZone& change) { change.lean = value; }); });
+  name_ = new QLineEdit;
+  name_->setObjectName("zoneName");
+  name_->setPlaceholderText(tr("a name, if you like"));
+  name_->setMaxLength(60);
+  grid->addWidget(name_, 4, 0, 1, 2);
+  connect(name_, &QLineEdit::editingFinished, this, [this] {
+    if (const Part* now = part(); now && view_.chosen().kind == Chosen::zone &&
+                                  name_->text().toStdString() != now->zones[view_.chosen().index].name)
+      changeZone([this](ChangeZone& change) { change.name = name_->text().toStdString(); });
+  });
+  hidden_ = new QCheckBox(tr("hidden"));
+  hidden_->setObjectName("zoneHidden");
+  hidden_->setToolTip(tr("Not drawn. It decides all the same."));
+  grid->addWidget(hidden_, 4, 2);
+  connect(hidden_, &QCheckBox::clicked, this,
+          [this](bool on) { changeZone([on](ChangeZone& change) { change.hidden = on; }); });
+  locked_ = new QCheckBox(tr("locked"));
+  locked_->setObjectName("zoneLocked");
+  locked_->setToolTip(tr("Has no handles in the scene, so that no slip of the hand moves it."));
+  grid->addWidget(locked_, 4, 3);
+  connect(locked_, &QCheckBox::clicked, this,
+          [this](bool on) { changeZone([on](ChangeZone& change) { change.locked = on; }); });
   auto* copy = new QPushButton(tr("Copy"));
   copy->setObjectName("copyZone");
   grid->addWidget(copy, 3, 3);
@@ -138,15 +164,22 @@ void DecisionList::changeZone(const std::function<void(ChangeZone&)>& how) {
   document_.perform(change);
 }
 
+// "zone 2 · ball · brim of the hat · hidden".
+QString DecisionList::zoneWords(const Zone& zone, std::size_t number) {
+  static const char* shapes[] = {"box", "cylinder", "ball", "slab", "mesh"};
+  QString words = tr("zone %1 · %2").arg(number + 1).arg(tr(shapes[static_cast<std::size_t>(zone.shape)]));
+  if (!zone.name.empty()) words += " · " + QString::fromStdString(shortName(zone.name, 24));
+  if (zone.hidden) words += tr(" · hidden");
+  if (zone.locked) words += tr(" · locked");
+  return words;
+}
+
 void DecisionList::refresh() {
   refreshing_ = true;
   list_->clear();
   if (const Part* now = part()) {
-    static const char* shapes[] = {"box", "cylinder", "ball", "slab", "mesh"};
     for (std::size_t z = 0; z < now->zones.size(); ++z)
-      list_->addItem(new QListWidgetItem(
-          iconOf(now->zones[z].as),
-          tr("zone %1 · %2").arg(z + 1).arg(tr(shapes[static_cast<std::size_t>(now->zones[z].shape)]))));
+      list_->addItem(new QListWidgetItem(iconOf(now->zones[z].as), zoneWords(now->zones[z], z)));
     for (std::size_t k = 0; k < now->props.size(); ++k)
       list_->addItem(new QListWidgetItem(iconOf(Tool::prop),
                                          tr("prop %1 · %2 mm").arg(k + 1).arg(now->props[k].width, 0, 'f', 1)));
@@ -184,6 +217,9 @@ void DecisionList::refreshFigures() {
     as_->setCurrentIndex(static_cast<int>(zone.as));
     lean_->setValue(zone.lean);
     lean_->setVisible(zone.as == ZoneAs::enforce);
+    if (!name_->hasFocus()) name_->setText(QString::fromStdString(zone.name));
+    hidden_->setChecked(zone.hidden);
+    locked_->setChecked(zone.locked);
     own = &zone.settings;
   } else if (chosen.kind == Chosen::prop) {
     width_->setValue(now->props[chosen.index].width);

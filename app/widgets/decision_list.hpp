@@ -11,9 +11,11 @@
 #include <array>
 #include <functional>
 
+class QCheckBox;
 class QComboBox;
 class QDoubleSpinBox;
 class QLabel;
+class QLineEdit;
 class QListWidget;
 
 namespace trellis {
@@ -28,6 +30,7 @@ class DecisionList : public QWidget {
  private:
   using Triple = std::array<QDoubleSpinBox*, 3>;
   Triple addTriple(class QGridLayout* grid, int row, const QString& name, const QString& unit, double low, double high);
+  static QString zoneWords(const Zone& zone, std::size_t number);
   QWidget* zoneFigures();
   QWidget* propFigures();
   const Part* part() const;
@@ -40,6 +43,8 @@ class DecisionList : public QWidget {
   View& view_;
   QListWidget* list_;
   QWidget *zone_, *prop_;
+  QLineEdit* name_;
+  QCheckBox *hidden_, *locked_;
   QComboBox* as_;
   Triple centre_, size_, turn_;
   QDoubleSpinBox *lean_, *width_;

@@ -1,14 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Findings by severity, each with its place, picture, reason and remedies, and a way to accept it.
+// Findings by severity. One of them is open: the worst, until another is chosen.
 #pragma once
 
-#include "app/window/builder.hpp"
-#include "app/window/document.hpp"
-#include "app/window/view.hpp"
-
-#include <QWidget>
-
-class QVBoxLayout;
+#include "app/widgets/finding_card.hpp"
 
 namespace trellis {
 
@@ -19,14 +13,13 @@ class FindingList : public QWidget {
 
  private:
   void refresh();
-  QWidget* cardOf(std::size_t number);
-  QWidget* remediesOf(std::size_t number);
-  void accept(const Finding& finding, const QString& note, bool accepted);
+  void open(const FindingCard* card);
 
   Document& document_;
   Builder& builder_;
   View& view_;
   QVBoxLayout* column_;
+  std::pair<std::string, int> opened_;  // code and part of what the maker chose last
 };
 
 }  // namespace trellis

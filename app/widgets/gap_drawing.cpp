@@ -22,7 +22,7 @@ constexpr double footer = 20;      // pixels for the words under it
 constexpr double planSide = 84;    // pixels of each look from above
 
 // A cross-section from the part over the support down to what it stands on: on the left the part, on the right the
-// plate or the bed.
+// plate or the raft.
 class Section {
  public:
   Section(QPainter& painter, const Settings& settings, const QRectF& frame)
@@ -38,7 +38,7 @@ class Section {
     perMm_ = std::clamp(std::min((frame.width() - 22) / wide, frame.height() / deep), 6.0, 70.0);
     origin_ = {frame.left() + 22, frame.top() + std::max(wordRoom, above * layer_ * perMm_)};
     foot_ = (frame.bottom() - origin_.y() -
-             std::max(wordRoom, perMm_ * (adhesion_.bedLayers * layer_ + adhesion_.bedGap))) /
+             std::max(wordRoom, perMm_ * (adhesion_.raftLayers * layer_ + adhesion_.raftGap))) /
             perMm_;
   }
 
@@ -109,9 +109,9 @@ class Section {
       beads(foot_ - support_.gapBelow - layer_ * (k + 1), support_.gapBeside, middle(), paths_.lowerSpacing,
             theme().interfaceLower);
     painter_.setPen(Qt::NoPen);
-    if (adhesion_.bedLayers > 0) {
-      for (int k = 0; k < adhesion_.bedLayers; ++k)
-        beads(foot_ + adhesion_.bedGap + k * layer_, middle() + 0.2, right, 0, theme().body.darker(125));
+    if (adhesion_.raftLayers > 0) {
+      for (int k = 0; k < adhesion_.raftLayers; ++k)
+        beads(foot_ + adhesion_.raftGap + k * layer_, middle() + 0.2, right, 0, theme().body.darker(125));
       return;
     }
     painter_.setPen(QPen(theme().ink, 1.5));
@@ -157,8 +157,8 @@ class Section {
     for (const double end : {0.0, beside})
       painter_.drawLine(QPointF(origin_.x() + end, y - 5), QPointF(origin_.x() + end, y + 5));
     label({origin_.x() + beside + 6, y}, QObject::tr("beside %1 mm").arg(support_.gapBeside, 0, 'f', 2));
-    if (adhesion_.bedLayers > 0)
-      label({frame_.right() - 6, under + 10}, QObject::tr("bed, gap %1 mm").arg(adhesion_.bedGap, 0, 'f', 2),
+    if (adhesion_.raftLayers > 0)
+      label({frame_.right() - 6, under + 10}, QObject::tr("raft, gap %1 mm").arg(adhesion_.raftGap, 0, 'f', 2),
             Qt::AlignRight);
     else if (support_.footLayers > 0)
       label({frame_.right() - 6, under + 10}, QObject::tr("foot %1 mm").arg(support_.footSpread, 0, 'f', 1),

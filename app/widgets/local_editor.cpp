@@ -1,82 +1,113 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/local_editor.hpp"
 
+#include "core/document/operations.hpp"
+#include "core/settings/words.hpp"
+
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDoubleSpinBox>
 #include <QGridLayout>
 #include <QLabel>
+#include <QToolButton>
+#include <QVBoxLayout>
 
 namespace trellis {
 
 LocalEditor::LocalEditor(std::function<void(const Overrides&)> changed, QWidget* parent)
     : QWidget(parent), changed_(std::move(changed)) {
-  auto* grid = new QGridLayout(this);
-  grid->setContentsMargins(0, 0, 0, 0);
-  grid->setVerticalSpacing(4);
-  grid->setColumnStretch(0, 1);
-  structure_ = new QComboBox;
-  structure_->setObjectName("own.support.structure");
-  structure_->addItems({tr("as around it"), tr("normal"), tr("tree")});
-  structure_->setToolTip(QString::fromStdString(settingRow("support.structure").help));
-  grid->addWidget(new QLabel(QString::fromStdString(settingRow("support.structure").label)), 0, 0);
-  grid->addWidget(structure_, 0, 1);
-  connect(structure_, &QComboBox::activated, this, &LocalEditor::tell);
-  for (const char* key :
-       {"support.gap.above", "support.gap.below", "support.gap.beside", "support.interface.upper.layers",
-        "support.interface.upper.spacing", "support.body.spacing"}) {
-    const SettingRow& row = settingRow(key);
-    auto* own = new QCheckBox(QString::fromStdString(row.label));
-    own->setToolTip(tr("Ticked: a value of its own. %1").arg(QString::fromStdString(row.help)));
-    auto* value = new QDoubleSpinBox;
-    value->setObjectName(QString("local.") + key);
-    value->setRange(row.low, row.high);
-    value->setDecimals(row.kind == SettingKind::whole ? 0 : 2);
-    value->setSingleStep(row.kind == SettingKind::whole ? 1 : row.high <= 5 ? 0.02 : 0.1);
-    if (!row.unit.empty()) value->setSuffix(" " + QString::fromStdString(row.unit));
-    value->setAlignment(Qt::AlignRight);
-    value->setKeyboardTracking(false);
-    value->setFixedWidth(104);
-    own->setObjectName(QString("own.") + key);
-    const int line = static_cast<int>(lines_.size()) + 1;
-    grid->addWidget(own, line, 0);
-    grid->addWidget(value, line, 1);
-    connect(own, &QCheckBox::toggled, this, &LocalEditor::tell);
-    connect(value, &QDoubleSpinBox::valueChanged, this, &LocalEditor::tell);
-    lines_.push_back({key, own, value});
-  }
+  auto* column = new QVBoxLayout(this);
+  column->setContentsMargins(0, 0, 0, 0);
+  rows_ = new QGridLayout;
+  rows_->setContentsMargins(0, 0, 0, 0);
+  rows_->setVerticalSpacing(4);
+  rows_->setColumnStretch(0, 1);
+  column->addLayout(rows_);
+  add_ = new QComboBox;
+  add_->setObjectName("addOwn");
+  add_->addItem(tr("Give it a setting of its own…"));
+  for (const SettingRow& row : settingsTable())
+    if (isLocal(row.key)) add_->addItem(QString::fromStdString(row.label), QString::fromStdString(row.key));
+  column->addWidget(add_);
+  connect(add_, &QComboBox::activated, this, [this](int i) {
+    add_->setCurrentIndex(0);
+    const std::string key = add_->itemData(i).toString().toStdString();
+    if (i > 0 && !own_.contains(key)) set(key, below_.value(key));
+  });
 }
 
 void LocalEditor::show(const Overrides* own, const Settings& below) {
-  refreshing_ = true;
   setEnabled(own != nullptr);
-  own_ = own ? *own : Overrides();
-  const auto structure = own ? own->find("support.structure") : Overrides::const_iterator();
-  structure_->setCurrentIndex(!own || structure == own->end()                      ? 0
-                              : std::get<std::string>(structure->second) == "tree" ? 2
-                                                                                   : 1);
-  for (const Line& line : lines_) {
-    const auto found = own ? own->find(line.key) : Overrides::const_iterator();
-    const bool has = own && found != own->end();
-    line.own->setChecked(has);
-    line.value->setEnabled(has);
-    line.value->setValue(std::get<double>(has ? found->second : below.value(line.key)));
+  below_ = below;
+  const Overrides now = own ? *own : Overrides();
+  if (known_ && now == own_) return;  // what is being typed in stays
+  own_ = now;
+  known_ = true;
+  while (QLayoutItem* item = rows_->takeAt(0)) {
+    if (item->widget()) item->widget()->deleteLater();
+    delete item;
   }
-  refreshing_ = false;
+  for (const auto& [key, value] : own_) addRow(settingRow(key), value);
 }
 
-void LocalEditor::tell() {
-  if (refreshing_) return;
-  Overrides settings = own_;  // what has no line here stays
-  settings.erase("support.structure");
-  if (structure_->currentIndex() > 0)
-    settings.insert_or_assign("support.structure",
-                              SettingValue(std::string(structure_->currentIndex() == 2 ? "tree" : "normal")));
-  for (const Line& line : lines_) {
-    line.value->setEnabled(line.own->isChecked());
-    settings.erase(line.key);
-    if (line.own->isChecked()) settings.insert_or_assign(line.key, SettingValue(line.value->value()));
+void LocalEditor::addRow(const SettingRow& row, const SettingValue& value) {
+  const int line = rows_->rowCount();
+  auto* label = new QLabel(QString::fromStdString(row.label));
+  label->setToolTip(QString::fromStdString(row.help));
+  QWidget* editor = editorOf(row, value);
+  editor->setObjectName("local." + QString::fromStdString(row.key));
+  editor->setFocusPolicy(Qt::StrongFocus);
+  editor->setToolTip(label->toolTip());
+  auto* back = new QToolButton;
+  back->setObjectName("back." + QString::fromStdString(row.key));
+  back->setText("↺");
+  back->setToolTip(tr("As around it"));
+  back->setAutoRaise(true);
+  connect(back, &QToolButton::clicked, this, [this, key = row.key] {
+    Overrides settings = own_;
+    settings.erase(key);
+    changed_(settings);
+  });
+  rows_->addWidget(label, line, 0);
+  rows_->addWidget(editor, line, 1);
+  rows_->addWidget(back, line, 2);
+}
+
+QWidget* LocalEditor::editorOf(const SettingRow& row, const SettingValue& value) {
+  if (const auto* number = std::get_if<double>(&value)) {
+    auto* box = new QDoubleSpinBox;
+    box->setRange(row.low, row.high);
+    box->setDecimals(row.kind == SettingKind::whole ? 0 : 2);
+    box->setSingleStep(row.kind == SettingKind::whole ? 1 : row.high <= 5 ? 0.02 : 0.1);
+    if (!row.unit.empty()) box->setSuffix(" " + QString::fromStdString(row.unit));
+    box->setAlignment(Qt::AlignRight);
+    box->setKeyboardTracking(false);
+    box->setFixedWidth(104);
+    box->setValue(*number);
+    connect(box, &QDoubleSpinBox::valueChanged, this, [this, key = row.key](double typed) { set(key, typed); });
+    return box;
   }
+  if (const auto* yes = std::get_if<bool>(&value)) {
+    auto* box = new QCheckBox;
+    box->setChecked(*yes);
+    connect(box, &QCheckBox::toggled, this, [this, key = row.key](bool ticked) { set(key, ticked); });
+    return box;
+  }
+  auto* box = new QComboBox;
+  for (const std::string& choice : row.choices)
+    box->addItem(tr(choiceInWords(row.key, choice).c_str()), QString::fromStdString(choice));
+  box->setCurrentIndex(box->findData(QString::fromStdString(std::get<std::string>(value))));
+  connect(box, &QComboBox::activated, this,
+          [this, key = row.key, box] { set(key, box->currentData().toString().toStdString()); });
+  return box;
+}
+
+void LocalEditor::set(const std::string& key, const SettingValue& value) {
+  Overrides settings = own_;
+  settings.insert_or_assign(key, value);
+  own_ = settings;
+  if (rows_->parentWidget() && !findChild<QWidget*>("local." + QString::fromStdString(key)))
+    addRow(settingRow(key), value);
   changed_(settings);
 }
 

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Settings of the support that one site, zone or prop causes: gaps, interface and density of the body.
+// Settings of the support that one site, zone or prop causes: those it has of its own, each with a way back, and a list
+// to add from.
 #pragma once
 
 #include "core/settings/settings.hpp"
@@ -7,11 +8,9 @@
 #include <QWidget>
 
 #include <functional>
-#include <vector>
 
-class QCheckBox;
 class QComboBox;
-class QDoubleSpinBox;
+class QGridLayout;
 
 namespace trellis {
 
@@ -24,18 +23,16 @@ class LocalEditor : public QWidget {
   void show(const Overrides* own, const Settings& below);
 
  private:
-  struct Line {
-    const char* key;
-    QCheckBox* own;
-    QDoubleSpinBox* value;
-  };
-  void tell();
+  void addRow(const SettingRow& row, const SettingValue& value);
+  QWidget* editorOf(const SettingRow& row, const SettingValue& value);
+  void set(const std::string& key, const SettingValue& value);
 
   std::function<void(const Overrides&)> changed_;
-  QComboBox* structure_;
-  std::vector<Line> lines_;
+  QGridLayout* rows_;
+  QComboBox* add_;
   Overrides own_;
-  bool refreshing_ = false;
+  Settings below_;
+  bool known_ = false;  // whether rows_ shows own_
 };
 
 }  // namespace trellis

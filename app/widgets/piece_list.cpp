@@ -28,7 +28,7 @@ class Row : public QTreeWidgetItem {
 };
 
 QString tipOf(const Piece& piece, const PieceFigures& figures, double money) {
-  QString words = QObject::tr("%1 to %2 mm high; touches the part over %3 mm² above and %4 mm² below; %5 in filament.")
+  QString words = QObject::tr("%1 to %2 mm high; touches the part over %3 mm² above and %4 mm² below; filament for %5.")
                       .arg(piece.lowest, 0, 'f', 1)
                       .arg(piece.highest, 0, 'f', 1)
                       .arg(piece.contactAbove, 0, 'f', 0)
@@ -61,7 +61,7 @@ PieceList::PieceList(Document& document, Builder& builder, View& view, QWidget* 
   column->addWidget(list_);
   filament_ = new QComboBox;
   filament_->setObjectName("pieceFilament");
-  filament_->setPlaceholderText(tr("body of the chosen pieces from …"));
+  filament_->setPlaceholderText(tr("print the chosen bodies from…"));
   for (const std::string& choice : settingRow("support.filament.body").choices)
     filament_->addItem(tr(choiceInWords("support.filament.body", choice).c_str()), QString::fromStdString(choice));
   filament_->setCurrentIndex(-1);

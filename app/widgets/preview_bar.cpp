@@ -18,7 +18,7 @@ PreviewBar::PreviewBar(Document& document, Builder& builder, View& view, QWidget
   auto* keep = new QPushButton(tr("Keep"));
   keep->setObjectName("keep");
   keep->setToolTip(tr("Makes a step of it, which can be undone. Ctrl+Enter."));
-  auto* leave = new QPushButton(tr("Leave"));
+  auto* leave = new QPushButton(tr("Leave as it was"));
   leave->setObjectName("leave");
   leave->setToolTip(tr("Everything is as it was before. Esc."));
   line->addWidget(words_);

@@ -27,6 +27,7 @@ void SiteModel::refresh() {
   std::vector<Row> rows;
   for (std::size_t p = 0; p < builder_.sites().size(); ++p)
     for (std::size_t s = 0; s < builder_.sites()[p]->list.size(); ++s) {
+      if (!slightShown_ && builder_.sites()[p]->list[s].siteClass != SiteClass::proper) continue;
       Row row{{p, s}, &builder_.sites()[p]->list[s]};
       if (builder_.sites().size() > 1 && p < document_.project()->parts.size())
         row.partName = QString::fromStdString(document_.project()->parts[p]->name);
@@ -49,6 +50,22 @@ void SiteModel::refresh() {
   held_ = builder_.sites();
   rows_ = std::move(rows);
   endResetModel();
+}
+
+void SiteModel::setSlightShown(bool shown) {
+  slightShown_ = shown;
+  refresh();
+}
+
+SiteModel::Slight SiteModel::slight() const {
+  Slight sum;
+  for (const auto& sites : builder_.sites())
+    for (const Site& site : sites->list)
+      if (site.siteClass != SiteClass::proper) {
+        ++sum.count;
+        sum.area += site.area;
+      }
+  return sum;
 }
 
 // In words, for a screen reader and for tests.

@@ -28,6 +28,13 @@ class SiteModel : public QAbstractListModel {
   int rowCount(const QModelIndex& parent = {}) const override {
     return parent.isValid() ? 0 : static_cast<int>(rows_.size());
   }
+  // What is too small to matter is listed only on request.
+  void setSlightShown(bool shown);
+  struct Slight {
+    std::size_t count = 0;
+    double area = 0;  // mm²
+  };
+  Slight slight() const;
   QVariant data(const QModelIndex& index, int role) const override;
 
  private:
@@ -37,6 +44,7 @@ class SiteModel : public QAbstractListModel {
   Builder& builder_;
   std::vector<std::shared_ptr<const Sites>> held_;
   std::vector<Row> rows_;
+  bool slightShown_ = false;
 };
 
 enum class SiteOrder { height, area, price, lean };

@@ -45,10 +45,10 @@ QString figuresOf(const ShownTurning& shown) {
          row(QObject::tr("on the plate"), squareCentimetres(t.contact)) +
          row(QObject::tr("height"), QString::number(t.height, 'f', 1) + " mm") +
          row(QObject::tr("stepped faces"), squareCentimetres(t.stepped)) +
-         row(QObject::tr("gives way to 1 N by"), QString::number(shown.deflection, 'f', 2) + " mm") +
-         row(QObject::tr("plate holds it"), shown.safetyFactor > 99
-                                                ? QObject::tr("over 99 times")
-                                                : QObject::tr("%1 times").arg(shown.safetyFactor, 0, 'f', 1)) +
+         row(QObject::tr("sways under 1 N by"), QString::number(shown.deflection, 'f', 2) + " mm") +
+         row(QObject::tr("plate holds against"), shown.safetyFactor > 99
+                                                     ? QObject::tr("over 99 N")
+                                                     : QObject::tr("%1 N").arg(shown.safetyFactor, 0, 'f', 1)) +
          "</table>";
 }
 
@@ -118,9 +118,10 @@ void TurningStrip::refresh() {
         QIcon(QPixmap::fromImage(imageOf(turnings[i].picture, view_.settingsInHand().number("support.free_lean")))),
         QString::number(turnings[i].turning.supportVolume / 1000, 'f', 1) + " cm³"));
   find_->setEnabled(view_.selectedPart() >= 0);
-  figures_->setText(turnings.empty()
-                        ? tr("Each picture names its support, about. Click one to try it, click it again to keep it.")
-                        : QString());
+  figures_->setText(
+      turnings.empty()
+          ? tr("Under each picture is about how much support it needs. Click one to try it, click it again to keep it.")
+          : QString());
   if (!shown_.empty()) list_->setCurrentRow(0);
 }
 

@@ -1,9 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/builder.hpp"
 
+#include "core/assess/report.hpp"
 #include "core/base/files.hpp"
 #include "core/results/build_project.hpp"
 #include "core/results/gcode_text.hpp"
+#include "core/results/tried_remedies.hpp"
+
+#include <algorithm>
 
 namespace trellis {
 
@@ -18,6 +22,7 @@ TrialRules trialRules(const Settings& settings) {
 
 Builder::Builder(Document& document, Activity& activity, Store& store, QObject* parent)
     : QObject(parent), document_(document), activity_(activity), store_(store) {
+  trying_ = std::make_unique<Worker>(Worker::Reports{[](double, const std::string&) {}, [](const std::string&) {}});
   worker_ = std::make_unique<Worker>(activity.reports());
   connect(&document, &Document::replaced, this, &Builder::forget);
   connect(&document, &Document::changed, this, &Builder::rebuild);
@@ -28,12 +33,21 @@ Builder::~Builder() = default;
 // Another project was opened: nothing of the old one is shown for it.
 void Builder::forget() {
   sites_.clear();
+  shown_ = {};
+  findings_.clear();
+  early_.reset();
+  trialPrint_.reset();
+  triedBuild_.reset();
   ++revision_;
   Q_EMIT sitesChanged();
+  Q_EMIT shownChanged();
+  Q_EMIT trialPrintChanged();
 }
 
 // What comes early is shown only while it is of the project that is there.
 void Builder::rebuild() {
+  trying_->cancel();
+  tryingFor_.reset();
   worker_->doOnly([this, wanted = document_.project()](const Progress& progress) {
     const auto ifWanted = [this, wanted](const std::function<void()>& show) {
       activity_.here([this, wanted, show] {
@@ -60,12 +74,15 @@ void Builder::rebuild() {
     };
     Shown shown{wanted, buildProject(store_, wanted, progress, watch), nullptr, nullptr};
     const Build& build = *shown.build;
-    shown.supports = std::make_shared<const SupportSolid>(solidOf(*build.support, build.trees, build.bed, progress));
+    shown.supports = std::make_shared<const SupportSolid>(solidOf(*build.support, build.trees, build.raft, progress));
     shown.supportTree = std::make_shared<const MeshTree>(trellis::surfaceOf(*shown.supports));
     activity_.here([this, shown] {
       shown_ = shown;
       ++revision_;
       early_.reset();
+      findings_ = shown.build->findings;
+      for (Finding& finding : findings_) finding.remedies.clear();
+      remediesTried_ = false;
       trialPrint_.reset();
       if (shown.project == document_.project()) {
         sites_.clear();
@@ -75,6 +92,44 @@ void Builder::rebuild() {
       Q_EMIT shownChanged();
       Q_EMIT trialPrintChanged();
     });
+  });
+}
+
+// Quietly: nobody waits for it, and the next stroke ends it.
+void Builder::tryRemedies() {
+  if (!shown_.build || isStale() || remediesTried_ || tryingFor_ == shown_.build) return;
+  tryingFor_ = shown_.build;
+  trying_->doOnly([this, shown = shown_](const Progress& progress) {
+    const Findings tried = withTriedRemedies(store_, shown.project, *shown.build, progress);
+    activity_.here([this, tried, build = shown.build] {
+      if (shown_.build != build || tryingFor_ != build) return;
+      findings_ = tried;
+      remediesTried_ = true;
+      Q_EMIT remediesTried();
+    });
+  });
+}
+
+bool Builder::placesHold() const {
+  if (!shown_.project) return false;
+  const auto& now = document_.project()->parts;
+  return std::equal(now.begin(), now.end(), shown_.project->parts.begin(), shown_.project->parts.end(),
+                    [](const PartPtr& a, const PartPtr& b) {
+                      return a->mesh == b->mesh && a->placement == b->placement && a->id == b->id;
+                    });
+}
+
+void Builder::weigh(const Removal& removal, const std::function<void(const Weighed&)>& answer) {
+  trying_->doOnly([this, removal, answer, shown = shown_, now = document_.project()](const Progress& progress) {
+    const SupportLayers part = partOf(*shown.build->support, removal);
+    Weighed weighed{std::make_shared<const SupportSolid>(solidOf(part, {}, SupportLayer{0, 0, {}}, progress)), {}};
+    activity_.here([answer, weighed] { answer(weighed); });
+    ProjectPtr without = now;
+    for (const Operation& step : removal.operations) without = performed(*without, step);
+    const BuildPtr before = buildProject(store_, now, progress), after = buildProject(store_, without, progress);
+    weighed.cost = RemedyCost{grams(after->tally.whole(), now->settings) - grams(before->tally.whole(), now->settings),
+                              after->tally.seconds - before->tally.seconds};
+    activity_.here([answer, weighed] { answer(weighed); });
   });
 }
 

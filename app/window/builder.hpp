@@ -4,6 +4,7 @@
 
 #include "app/window/document.hpp"
 #include "core/assess/build.hpp"
+#include "core/assess/removal.hpp"
 #include "core/support/support_solid.hpp"
 #include "core/trial/trial_print.hpp"
 
@@ -40,6 +41,21 @@ class Builder : public QObject {
 
   void exportGcode(const QString& path, const Activity::Done& done = {});
 
+  // What was noticed of what is shown. Remedies come with it once they were tried, and only those that help.
+  const Findings& findings() const { return findings_; }
+  bool remediesAreTried() const { return remediesTried_; }
+  void tryRemedies();  // in the background
+
+  // What taking support away would change, worked out in the background; the newest question is answered, others are
+  // not.
+  struct Weighed {
+    std::shared_ptr<const SupportSolid> solid;  // of what goes
+    std::optional<RemedyCost> cost;             // once the print without it is built
+  };
+  void weigh(const Removal& removal, const std::function<void(const Weighed&)>& answer);
+  // Whether parts stand where they stood when what is shown was built, so that its places are places still.
+  bool placesHold() const;
+
   // The trial print of what is shown, from its G-code; null until it was run, and again after every change.
   const std::shared_ptr<const TrialPrint>& trialPrint() const { return trialPrint_; }
   void runTrialPrint();  // in the background
@@ -49,6 +65,7 @@ class Builder : public QObject {
   void sitesChanged();
   void earlySupportsChanged();
   void trialPrintChanged();
+  void remediesTried();
 
  private:
   void forget();
@@ -57,12 +74,16 @@ class Builder : public QObject {
   Activity& activity_;
   Store& store_;
   Shown shown_;
+  Findings findings_;
+  bool remediesTried_ = false;
   std::uint64_t revision_ = 0;
   std::shared_ptr<const SupportSolid> early_;
   ProjectPtr earlyOf_;
   std::vector<std::shared_ptr<const Sites>> sites_;
   std::shared_ptr<const TrialPrint> trialPrint_;
   BuildPtr triedBuild_;             // what was tried on trial or is being
+  BuildPtr tryingFor_;              // whose remedies were tried or are being
+  std::unique_ptr<Worker> trying_;  // remedies
   std::unique_ptr<Worker> worker_;  // last, so that its thread ends before anything it reports to
 };
 

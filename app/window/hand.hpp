@@ -12,7 +12,7 @@
 namespace trellis {
 
 // What the left button does in the scene. The first six have the keys 0 to 5.
-enum class Tool { pick, ball, sight, face, site, band, clean, zone, prop, remove };
+enum class Tool { pick, ball, sight, face, site, band, clean, zone, prop, remove, measure };
 
 struct Brush {
   Tool tool = Tool::pick;
@@ -26,8 +26,9 @@ struct Brush {
   ZoneShape zoneShape = ZoneShape::box;
   MeshPtr zoneSolid = {};  // for zones of any shape, in the unit cube
   double propWidth = 3;    // mm
-  Reach reach = Reach::piece;
-  bool keepOnly = false;  // Remove takes everything else away
+  Reach reach = Reach::column;
+  double disc = usualDisc;  // mm across, that Remove cuts out of a close outline
+  bool keepOnly = false;    // Remove takes everything else away
 
   bool lays() const { return tool >= Tool::ball && tool <= Tool::band; }
   bool isRound() const { return tool == Tool::ball || tool == Tool::sight; }

@@ -6,6 +6,7 @@
 #include "app/scene/scene_view.hpp"
 #include "app/strip/strip.hpp"
 #include "app/tally/tally_bar.hpp"
+#include "app/widgets/field_manners.hpp"
 #include "app/widgets/index_tab.hpp"
 #include "app/widgets/preview_bar.hpp"
 #include "app/widgets/recovery_bar.hpp"
@@ -141,16 +142,16 @@ void MainWindow::layOut() {
   rows->addWidget(tally_);
   setCentralWidget(whole);
   connect(scene_, &SceneView::pointedAt, pointed_, &QLabel::setText);
+  new FieldManners(sheets_, scene_);
   showSheet(0);
 }
 
-// Every other worksheet than Mark starts with Pick, so that a click there never paints.
+// The tool in hand stays, whichever worksheet is looked at.
 void MainWindow::showSheet(int index) {
   sheets_->setCurrentIndex(index);
   tabs_->button(index)->setChecked(true);
-  if (index != 2) changeBrush([](Brush& brush) { brush.tool = Tool::pick; });
   if (index != 0) hand_->setSettling(false);
-  scene_->setHandlesShown(index == 0 || index == 2, index == 0);
+  scene_->setHandlesShown(true, index == 0);
 }
 
 void MainWindow::changeBrush(const std::function<void(Brush&)>& change) {

@@ -235,7 +235,7 @@ int takeShots(MainWindow& window, const QString& folder) {
   window.scene().turnBy(-60, 38);
   shot("build");
   window.document().performTogether(
-      {ApplyPreset{"dissolves"}, ApplyPreset{"soluble"}, ChangeSetting{"support.bed.layers", 3.0}});
+      {ApplyPreset{"dissolves"}, ApplyPreset{"soluble"}, ChangeSetting{"support.raft.layers", 3.0}});
   if (!waitForBuild(window)) return 1;
   settle();
   auto* pieces = window.findChild<QTreeWidget*>("pieces");

@@ -190,4 +190,17 @@ void View::setDrawnShare(double share) {
   Q_EMIT rangeChanged();
 }
 
+void View::measure(const SurfacePlace& place) {
+  if (distances_.empty() || distances_.back().to)
+    distances_.push_back({place, {}});
+  else
+    distances_.back().to = place;
+  Q_EMIT distancesChanged();
+}
+
+void View::clearDistances() {
+  distances_.clear();
+  Q_EMIT distancesChanged();
+}
+
 }  // namespace trellis

@@ -6,6 +6,7 @@
 #include "app/window/choice.hpp"
 #include "core/assess/thumbnail.hpp"
 #include "core/assess/turnings.hpp"
+#include "core/mesh/measure.hpp"
 
 #include <optional>
 
@@ -60,6 +61,15 @@ class View : public QObject {
   int pieceInHand() const { return pieceInHand_; }
   void takePiece(int piece);
 
+  // Distances that were measured, until they are cleared; the last may wait for its other end.
+  struct Distance {
+    SurfacePlace from;
+    std::optional<SurfacePlace> to = {};
+  };
+  const std::vector<Distance>& distances() const { return distances_; }
+  void measure(const SurfacePlace& place);  // begins one, or ends the one that was begun
+  void clearDistances();
+
   // The plane that hides the near side, in plate coordinates: what lies before it is cut away.
   const std::optional<Plane>& cutaway() const { return cutaway_; }
   void setCutaway(const std::optional<Plane>& plane);
@@ -82,6 +92,7 @@ class View : public QObject {
   const std::optional<OpenedGcode>& gcode() const { return gcode_; }
 
  Q_SIGNALS:
+  void distancesChanged();
   void selectionChanged();  // or what figures are changed for
   void turningsChanged();
   void litChanged();
@@ -105,6 +116,7 @@ class View : public QObject {
   std::vector<SiteId> lit_;
   Chosen chosen_;
   int pieceInHand_ = -1;
+  std::vector<Distance> distances_;
   std::optional<Plane> cutaway_;
   std::pair<double, double> range_{0, 1e9};
   double drawnShare_ = 1;

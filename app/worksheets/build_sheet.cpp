@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/worksheets/build_sheet.hpp"
 
+#include "core/base/short_name.hpp"
+
 #include "app/widgets/density_editor.hpp"
 #include "app/widgets/gap_drawing.hpp"
 #include "app/widgets/preset_editor.hpp"
@@ -88,21 +90,21 @@ BuildSheet::BuildSheet(Document& document, Builder& builder, View& view, QWidget
   addSettings({"support.interface.lower.layers", "support.interface.lower.pattern", "support.interface.lower.spacing"});
   column_->addWidget(new DensityEditor(document, view, "support.interface.lower.spacing"));
   addSettings({"support.foot.layers", "support.foot.spread"});
-  addSettings({"support.bed.layers", "support.bed.reach", "support.bed.gap"});
+  addSettings({"support.raft.layers", "support.raft.reach", "support.raft.gap"});
   addSection(tr("Filaments"));
   column_->addWidget(new PresetEditor(document, view, PresetKind::filament, tr("Kind")));
   addSettings({"support.filament.interface", "support.filament.body"});
   saved_ = addQuiet("");
   saved_->setObjectName("saved");
-  addSettings({"filament2.name", "filament2.soluble", "filament2.speed", "filament2.nozzle_temperature",
-               "filament2.density", "filament2.price", "prime.purge", "machine.tool_change_time"});
+  addSettings({"filament2.name", "filament2.soluble", "filament2.speed", "filament2.nozzle_heat", "filament2.density",
+               "filament2.price", "prime.purge", "machine.tool_change_time"});
   pieces_ = addQuiet("");
   addSection(tr("Holds"));
   addSettings({"support.gap.hold", "support.hold.tie_spacing"});
   addSection(tr("Brim and skirt"));
   addSettings({"brim.width", "brim.gap", "brim.side", "skirt.loops", "skirt.distance"});
   addSection(tr("Layers and part"));
-  addSettings({"layer.height", "layer.first", "line.width", "walls", "skin.top", "skin.bottom", "infill.density"});
+  addSettings({"layer.height", "layer.first", "line.width", "walls", "cover.top", "cover.bottom", "infill.density"});
   connect(&document, &Document::changed, this, &BuildSheet::refresh);
   connect(&view, &View::selectionChanged, this, &BuildSheet::refresh);
   connect(&builder, &Builder::shownChanged, this, &BuildSheet::refresh);
@@ -112,15 +114,17 @@ BuildSheet::BuildSheet(Document& document, Builder& builder, View& view, QWidget
 void BuildSheet::refresh() {
   const bool any = view_.selectedPart() >= 0;
   const Part* part = any ? document_.project()->parts[view_.selection().back()].get() : nullptr;
-  scope_->setItemText(1, part ? tr("For %1 alone").arg(QString::fromStdString(part->name)) : tr("For one part alone"));
+  scope_->setItemText(
+      1, part ? tr("For %1 alone").arg(QString::fromStdString(shortName(part->name, 24))) : tr("For one part alone"));
   scope_->setEnabled(any);
   scope_->setCurrentIndex(view_.editsPart() ? 1 : 0);
   const std::size_t own = part ? part->settings.size() : 0;
   own_->setText(!part      ? tr("Select a part in Place to give it settings of its own.")
-                : own == 0 ? tr("%1 follows the plate in everything.").arg(QString::fromStdString(part->name))
-                           : tr("%1 differs from the plate in %2; its names are bold when it alone is set.")
-                                 .arg(QString::fromStdString(part->name))
-                                 .arg(own));
+                : own == 0 ? tr("%1 has no settings of its own: those of the plate hold for it.")
+                                 .arg(QString::fromStdString(shortName(part->name)))
+                           : tr("%1 has %2 of its own; choose it alone above and their names are bold.")
+                                 .arg(QString::fromStdString(shortName(part->name)))
+                                 .arg(own == 1 ? tr("1 setting") : tr("%1 settings").arg(own)));
   const bool on = view_.settingsEdited().yes("support.on");
   notice_->setVisible(!on);
   notice_->setText(tr("Supports are off: nothing below is built. Everything can still be set."));

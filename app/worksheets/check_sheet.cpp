@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/worksheets/check_sheet.hpp"
 
+#include "core/base/short_name.hpp"
+
 #include "app/theme/theme.hpp"
 #include "app/widgets/finding_list.hpp"
 #include "app/widgets/piece_list.hpp"
@@ -42,12 +44,12 @@ QString standingWords(const Build& build, const Project& project) {
     const StandingLevel *most = stability.mostDeflected(), *least = stability.leastHeld();
     if (!most) continue;
     words += (words.isEmpty() ? "" : "\n") +
-             QObject::tr("%1 gives way by %2 mm at most, at %3 mm height; the plate holds it %4.")
-                 .arg(QString::fromStdString(project.parts[p]->name))
+             QObject::tr("%1 sways by %2 mm at most, at %3 mm height; the plate holds it against a push of %4.")
+                 .arg(QString::fromStdString(shortName(project.parts[p]->name)))
                  .arg(most->deflection, 0, 'f', 2)
                  .arg(most->z, 0, 'f', 0)
-                 .arg(least->safetyFactor > 99 ? QObject::tr("over 99 times")
-                                               : QObject::tr("%1 times").arg(least->safetyFactor, 0, 'f', 1));
+                 .arg(least->safetyFactor > 99 ? QObject::tr("over 99 N")
+                                               : QObject::tr("%1 N").arg(least->safetyFactor, 0, 'f', 1));
     const auto held = [](const StandingLevel& level) { return level.held; };
     const auto first = std::find_if(stability.levels.begin(), stability.levels.end(), held);
     if (first != stability.levels.end())
@@ -72,7 +74,7 @@ CheckSheet::CheckSheet(Document& document, Builder& builder, View& view, QWidget
   standing_->setObjectName("standing");
   addQuiet(
       tr("Under a push of 1 N sideways at the nozzle, height by height on the strip. An estimate: stiffness and hold "
-         "on the plate are from memory."));
+         "on the plate are usual figures, not measured on yours."));
   addSettings({"filament.stiffness", "filament.adhesion"});
   addSection(tr("Report"));
   addQuiet(tr("One page with pictures, the settings that matter, the tally and the findings."));
@@ -131,7 +133,12 @@ void CheckSheet::addPieces() {
 
 void CheckSheet::showEvent(QShowEvent* event) {
   Worksheet::showEvent(event);
+  prove();
+}
+
+void CheckSheet::prove() {
   builder_.runTrialPrint();
+  builder_.tryRemedies();
 }
 
 void CheckSheet::refreshTrial() {
@@ -149,10 +156,10 @@ void CheckSheet::refreshTrial() {
 
 void CheckSheet::refresh() {
   const Shown& shown = builder_.shown();
-  if (isVisible()) builder_.runTrialPrint();
+  if (isVisible()) prove();
   refreshTrial();
   if (!shown.build) return;
-  const auto& findings = shown.build->findings;
+  const auto& findings = builder_.findings();
   const auto accepted =
       std::count_if(findings.begin(), findings.end(), [](const Finding& f) { return f.accepted.has_value(); });
   const auto open = static_cast<std::ptrdiff_t>(findings.size()) - accepted;

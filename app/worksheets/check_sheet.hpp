@@ -24,6 +24,7 @@ class CheckSheet : public Worksheet {
  private:
   void addTrial();
   void addPieces();
+  void prove();  // what takes a while and only this sheet asks for
   void refreshTrial();
   void refresh();
 

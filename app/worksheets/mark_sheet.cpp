@@ -2,7 +2,9 @@
 #include "app/worksheets/mark_sheet.hpp"
 
 #include "app/widgets/decision_list.hpp"
+#include "app/widgets/hand_words.hpp"
 #include "app/widgets/tool_icons.hpp"
+#include "core/base/short_name.hpp"
 
 #include <QButtonGroup>
 #include <QCheckBox>
@@ -55,6 +57,8 @@ MarkSheet::MarkSheet(Document& document, Builder& builder, View& view, Hand& han
   addReach();
   addZoneAndProp();
   hands_ = addQuiet("");
+  idle_ = addQuiet("");
+  idle_->setObjectName("idle");
   addTwin();
   addSection(tr("Zones and props of the part"));
   column_->addWidget(new DecisionList(document, builder, view));
@@ -62,6 +66,7 @@ MarkSheet::MarkSheet(Document& document, Builder& builder, View& view, Hand& han
   connect(&hand, &Hand::brushChanged, this, &MarkSheet::refresh);
   connect(&document, &Document::changed, this, &MarkSheet::refresh);
   connect(&view, &View::selectionChanged, this, &MarkSheet::refresh);
+  connect(&builder, &Builder::shownChanged, this, &MarkSheet::refresh);
   refresh();
 }
 
@@ -82,9 +87,10 @@ void MarkSheet::addTools() {
        tr("Keeps a face free of any contact: no mark, no support, nothing stands on it. With Ctrl it may be touched "
           "again. Key K.")},
       {Tool::zone, tr("Zone"),
-       tr("A solid that decides for what it covers. Click: it lands there, as large as the site. Key Z.")},
+       tr("A solid that decides for what it covers. Click: it lands there and covers the whole site. Key Z.")},
       {Tool::prop, tr("Prop"), tr("One support exactly here. Drag it along the surface. Key R.")},
-      {Tool::remove, tr("Remove"), tr("Point at a support and click: it goes, its neighbours stay. Key D.")}};
+      {Tool::remove, tr("Remove"),
+       tr("Point at a support: what would go lights up, with its grams. Click: it goes, its neighbours stay. Key D.")}};
   for (const auto& [tool, name, help] : rows) {
     QToolButton* button = pictured(name, iconOf(tool), help);
     const int i = static_cast<int>(tool);
@@ -148,7 +154,7 @@ void MarkSheet::addReach() {
                    tr("Edges that bend more than this end a face, and stop a stroke that is to stop at creases."));
   creaseRow_ = boxed(crease);
   column_->addWidget(creaseRow_);
-  keep_ = new QCheckBox(tr("keep to overhangs"));
+  keep_ = new QCheckBox(tr("only where it hangs"));
   keep_->setToolTip(tr("Marks land only where the surface leans more than the free lean."));
   stop_ = new QCheckBox(tr("stop at creases"));
   stop_->setToolTip(
@@ -203,9 +209,12 @@ void MarkSheet::addZoneAndProp() {
   auto* remove = new QHBoxLayout;
   reach_ = new QComboBox;
   reach_->setObjectName("removeReach");
-  reach_->addItems({tr("the whole piece"), tr("a column of %1 mm").arg(columnSize), tr("everything but this piece")});
-  remove->addWidget(new QLabel(tr("Takes away")));
+  reach_->addItems({tr("a column or branch"), tr("the whole piece"), tr("everything but this piece")});
   remove->addWidget(reach_, 1);
+  disc_ =
+      addBox(remove, "removeDisc", "", tr(" mm"), 1, 20, 1,
+             tr("How wide the disc is that is cut out of a support whose outline is close. A square column goes as it "
+                "is, a branch with all its tips."));
   removeRow_ = boxed(remove);
   column_->addWidget(removeRow_);
   connect(zoneAs_, &QButtonGroup::idClicked, this,
@@ -216,9 +225,11 @@ void MarkSheet::addZoneAndProp() {
   });
   connect(propWidth_, &QDoubleSpinBox::valueChanged, this,
           [this](double value) { change([value](Brush& brush) { brush.propWidth = value; }); });
+  connect(disc_, &QDoubleSpinBox::valueChanged, this,
+          [this](double value) { change([value](Brush& brush) { brush.disc = value; }); });
   connect(reach_, &QComboBox::activated, this, [this](int i) {
     change([i](Brush& brush) {
-      brush.reach = i == 1 ? Reach::column : Reach::piece;
+      brush.reach = i == 0 ? Reach::column : Reach::piece;
       brush.keepOnly = i == 2;
     });
   });
@@ -260,16 +271,24 @@ void MarkSheet::addWhole() {
   addSection(tr("On the whole part"));
   laid_ = addQuiet("");
   auto* lean = new QHBoxLayout;
-  above_ = addBox(lean, "above", tr("All that leans over"), "°", 0, 89, 0,
+  above_ = addBox(lean, "above", tr("All that leans more than"), "°", 0, 89, 0,
                   tr("Becomes ordinary marks that can be painted over."));
   above_->setValue(55);
+  above_->setKeyboardTracking(true);
   auto* mark = new QPushButton(tr("Mark"));
   mark->setObjectName("markByLean");
+  mark->setToolTip(tr("Lays marks there. Until then, changing the angle only shows them."));
   lean->addWidget(mark);
   column_->addLayout(lean);
-  connect(mark, &QPushButton::clicked, this, [this] {
-    if (view_.selectedPart() >= 0)
-      document_.perform(LayMark{view_.selection().back(), hand_.brush().mark, LeanStroke{above_->value()}});
+  const auto stroke = [this] {
+    return LayMark{view_.selection().back(), hand_.brush().mark, LeanStroke{above_->value()}};
+  };
+  connect(above_, &QDoubleSpinBox::valueChanged, this, [this, stroke] {
+    if (view_.selectedPart() >= 0) document_.preview(stroke());
+  });
+  connect(mark, &QPushButton::clicked, this, [this, stroke] {
+    document_.leavePreview();
+    if (view_.selectedPart() >= 0) document_.perform(stroke());
   });
   auto* line = new QHBoxLayout;
   auto* what = new QComboBox;
@@ -294,43 +313,41 @@ void MarkSheet::clear(Clearing what) {
   if (view_.selectedPart() >= 0) document_.perform(ClearDecisions{view_.selection().back(), what});
 }
 
-QString MarkSheet::handWords() const {
-  const Brush& brush = hand_.brush();
-  const QString view = tr(" Right turns, middle or Space slides, wheel zooms.");
-  const QString lays = brush.mark == Mark::enforce ? tr("enforces")
-                       : brush.mark == Mark::block ? tr("blocks")
-                                                   : tr("clears");
-  switch (brush.tool) {
-    case Tool::ball:
-    case Tool::sight:
-    case Tool::face:
-    case Tool::site:
-      return tr("Left button %1, with Ctrl clears.").arg(lays) + view;
-    case Tool::band:
-      return tr("Press at one height and release at the other: %1 what is between.").arg(lays) + view;
-    case Tool::clean:
-      return tr("Left button keeps the lit face clean, with Ctrl lets it be touched.") + view;
-    case Tool::zone:
-      return tr("Left button puts a zone where you click. Then drag its handles.") + view;
-    case Tool::prop:
-      return tr("Left button puts a prop; hold and drag to move it.") + view;
-    case Tool::remove:
-      return tr("Left button on a support takes it away.") + view;
-    case Tool::pick:
-      break;
-  }
-  return tr("Left button selects a part, a prop or a handle.") + view + tr(" C cuts the part open at the pointer.");
+// By marks, zones and choices together, as last built; until then by marks alone.
+MarkSheet::Amounts MarkSheet::amountsOf(const Part& part, const Affine& toPlate) {
+  Amounts amounts{markedArea(*part.mesh, toPlate, *part.marks, Mark::enforce),
+                  markedArea(*part.mesh, toPlate, *part.marks, Mark::block),
+                  markedArea(*part.mesh, toPlate, *part.clean, Mark::block)};
+  const Shown& shown = builder_.shown();
+  const std::size_t p = view_.selection().back();
+  if (!shown.build || builder_.isStale() || p >= shown.build->parts.size()) return amounts;
+  const PartBuild& built = shown.build->parts[p];
+  if (decided_.first != built.resolved) decided_ = {built.resolved, decidedBeside(built)};
+  amounts.enforced += decided_.second.enforced;
+  amounts.blocked += decided_.second.blocked;
+  return amounts;
+}
+
+// What was decided and changes nothing is said where it was decided, as soon as it is known.
+void MarkSheet::refreshIdle() {
+  QStringList words;
+  for (const Finding& finding : builder_.findings())
+    if (finding.part == view_.selectedPart() && !finding.accepted && isAboutDecision(finding.code))
+      words << "△ " + QString::fromStdString(finding.message + " " + finding.detail);
+  idle_->setVisible(!words.isEmpty());
+  idle_->setText(words.join("\n"));
 }
 
 void MarkSheet::refresh() {
   const Brush& brush = hand_.brush();
-  tools_->button(static_cast<int>(brush.tool))->setChecked(true);
+  if (QAbstractButton* button = tools_->button(static_cast<int>(brush.tool))) button->setChecked(true);
   marks_->button(static_cast<int>(brush.mark))->setChecked(true);
   zoneAs_->button(static_cast<int>(brush.zoneAs))->setChecked(true);
   {
-    const QSignalBlocker quiet[] = {QSignalBlocker(slider_),   QSignalBlocker(size_), QSignalBlocker(crease_),
-                                    QSignalBlocker(keep_),     QSignalBlocker(stop_), QSignalBlocker(twin_),
-                                    QSignalBlocker(propWidth_)};
+    const QSignalBlocker quiet[] = {QSignalBlocker(slider_),    QSignalBlocker(size_), QSignalBlocker(crease_),
+                                    QSignalBlocker(keep_),      QSignalBlocker(stop_), QSignalBlocker(twin_),
+                                    QSignalBlocker(propWidth_), QSignalBlocker(disc_)};
+    disc_->setValue(brush.disc);
     size_->setValue(brush.radius * 2);
     slider_->setValue(static_cast<int>(
         std::lround(std::log(brush.radius * 2 / smallest) / std::log(largest / smallest) * sliderSteps)));
@@ -341,7 +358,8 @@ void MarkSheet::refresh() {
     propWidth_->setValue(brush.propWidth);
   }
   shape_->setCurrentIndex(static_cast<int>(brush.zoneShape));
-  reach_->setCurrentIndex(brush.keepOnly ? 2 : brush.reach == Reach::column ? 1 : 0);
+  reach_->setCurrentIndex(brush.keepOnly ? 2 : brush.reach == Reach::column ? 0 : 1);
+  disc_->setVisible(!brush.keepOnly && brush.reach == Reach::column);
   twinAxis_->setCurrentIndex(hand_.twinAxis() + 1);
   const bool marking = brush.lays() || brush.tool == Tool::pick;
   markRows_->setVisible(marking);
@@ -352,7 +370,8 @@ void MarkSheet::refresh() {
   removeRow_->setVisible(brush.tool == Tool::remove);
   keep_->setVisible(marking);
   stop_->setVisible(marking);
-  hands_->setText(handWords());
+  hands_->setText(handWords(brush));
+  refreshIdle();
   const auto symmetry = hand_.twinPlane();
   twinWords_->setVisible(brush.twin);
   twinWords_->setText(!symmetry ? tr("Looking for the part's symmetry…")
@@ -362,14 +381,12 @@ void MarkSheet::refresh() {
   if (view_.selectedPart() < 0) return laid_->setText(tr("No part is selected."));
   const Part& part = *document_.project()->parts[view_.selection().back()];
   const Affine toPlate = transformOf(part.placement, *part.mesh);
-  const double enforced = markedArea(*part.mesh, toPlate, *part.marks, Mark::enforce),
-               blocked = markedArea(*part.mesh, toPlate, *part.marks, Mark::block);
-  const double clean = markedArea(*part.mesh, toPlate, *part.clean, Mark::block);
+  const Amounts amounts = amountsOf(part, toPlate);
   laid_->setText(tr("%1: %2 mm² enforced, %3 mm² blocked, %4 mm² kept clean")
-                     .arg(QString::fromStdString(part.name))
-                     .arg(enforced, 0, 'f', 0)
-                     .arg(blocked, 0, 'f', 0)
-                     .arg(clean, 0, 'f', 0));
+                     .arg(QString::fromStdString(shortName(part.name)))
+                     .arg(amounts.enforced, 0, 'f', 0)
+                     .arg(amounts.blocked, 0, 'f', 0)
+                     .arg(amounts.clean, 0, 'f', 0));
 }
 
 }  // namespace trellis

@@ -4,6 +4,7 @@
 
 #include "app/window/hand.hpp"
 #include "app/worksheets/worksheet.hpp"
+#include "core/support/decided.hpp"
 
 class QButtonGroup;
 class QCheckBox;
@@ -32,15 +33,20 @@ class MarkSheet : public Worksheet {
   void clear(Clearing what);
   void chooseSolid();
   void refresh();
-  QString handWords() const;
+  void refreshIdle();
+  struct Amounts {
+    double enforced, blocked, clean;  // mm²
+  };
+  Amounts amountsOf(const Part& part, const Affine& toPlate);
 
   QButtonGroup *tools_, *marks_, *zoneAs_;
   QSlider* slider_;
-  QDoubleSpinBox *size_, *crease_, *propWidth_, *above_;
+  QDoubleSpinBox *size_, *crease_, *propWidth_, *above_, *disc_;
   QCheckBox *keep_, *stop_, *twin_;
   QComboBox *twinAxis_, *shape_, *reach_;
-  QLabel *hands_, *twinWords_, *laid_;
+  QLabel *hands_, *idle_, *twinWords_, *laid_;
   QWidget *markRows_, *roundRows_, *creaseRow_, *zoneRows_, *propRow_, *removeRow_;
+  std::pair<std::shared_ptr<const ResolvedDecisions>, Decided> decided_;  // of what was last asked for
   Builder& builder_;
   Hand& hand_;
   Activity& activity_;

@@ -92,7 +92,7 @@ void PlaceSheet::addPartsList() {
                                return MirrorPart{p, axis};
                              }); });
   }
-  addButton(second, "arrange", tr("Arrange all"),
+  addButton(second, "arrange", tr("Spread out"),
             tr("Gives every part a place of its own, 5 mm from the others, its supports counted."),
             [this] { document_.perform(ArrangeParts()); });
   column_->addLayout(second);

@@ -60,6 +60,14 @@ void StudySheet::addList() {
   list_->setMouseTracking(true);
   list_->setMinimumHeight(172);  // three rows
   column_->addWidget(list_);
+  slight_ = new QPushButton;
+  slight_->setObjectName("slightSites");
+  slight_->setCheckable(true);
+  slight_->setToolTip(
+      tr("Smaller than a line is wide, or sagging onto what is right below: they print without support. "
+         "Opens the list of them."));
+  connect(slight_, &QPushButton::toggled, model_, &SiteModel::setSlightShown);
+  column_->addWidget(slight_, 0, Qt::AlignLeft);
   connect(order, &QComboBox::currentIndexChanged, this, [this](int i) { proxy_->setOrder(static_cast<SiteOrder>(i)); });
   connect(filter, &QComboBox::currentIndexChanged, this,
           [this](int i) { proxy_->setFilter(static_cast<SiteFilter>(i)); });
@@ -168,19 +176,24 @@ void StudySheet::light() {
 
 void StudySheet::refresh() {
   double hanging = 0, lowest = 1e9;
-  std::size_t starts = 0, bridges = 0;
+  std::size_t proper = 0, starts = 0, bridges = 0;
   for (const auto& sites : builder_.sites())
     for (const Site& site : sites->list) {
+      if (site.siteClass != SiteClass::proper) continue;
+      ++proper;
       hanging += site.area;
       bridges += site.bridge;
       starts += site.starts.size();
       if (!site.starts.empty()) lowest = std::min(lowest, site.low);
     }
-  area_->setText(model_->rowCount() == 0 ? tr("Nothing hangs at this lean.")
-                                         : tr("%L1 mm² hang in %2 sites. Bridging by themselves: %3.")
-                                               .arg(hanging, 0, 'f', 0)
-                                               .arg(model_->rowCount())
-                                               .arg(bridges));
+  area_->setText(proper == 0 ? tr("Nothing hangs at this lean.")
+                             : tr("%L1 mm² hang in %2 sites. Bridging by themselves: %3.")
+                                   .arg(hanging, 0, 'f', 0)
+                                   .arg(proper)
+                                   .arg(bridges));
+  const SiteModel::Slight slight = model_->slight();
+  slight_->setVisible(slight.count > 0);
+  slight_->setText(tr("%1 too small to matter, %2 mm² together").arg(slight.count).arg(slight.area, 0, 'f', 0));
   starts_->setText(starts == 0 ? tr("Nothing begins in mid-air.")
                                : tr("◆ %1 floating starts, the lowest at %2 mm.").arg(starts).arg(lowest, 0, 'f', 1));
 }

@@ -6,6 +6,7 @@
 #include "app/worksheets/worksheet.hpp"
 
 class QListView;
+class QPushButton;
 
 namespace trellis {
 
@@ -30,6 +31,7 @@ class StudySheet : public Worksheet {
   SiteProxy* proxy_;
   QListView* list_;
   QLabel *area_, *starts_, *local_;
+  QPushButton* slight_;
   std::optional<SiteId> pointed_;  // in the scene or in the list
   Builder& builder_;
 };

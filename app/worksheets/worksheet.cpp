@@ -20,6 +20,7 @@ Worksheet::Worksheet(const QString& title, Document& document, View& view, QWidg
   scroll->setFrameShape(QFrame::NoFrame);
   outer->addWidget(scroll);
   auto* inside = new QWidget;
+  inside->setMinimumWidth(1);
   auto* whole = new QVBoxLayout(inside);
   whole->setContentsMargins(16, 16, 12, 16);
   column_ = new QVBoxLayout;
@@ -43,6 +44,7 @@ QLabel* Worksheet::addQuiet(const QString& words) {
   auto* label = new QLabel(words);
   label->setObjectName("quiet");
   label->setWordWrap(true);
+  label->setMinimumWidth(1);  // long names are cut, not the sheet
   column_->addWidget(label);
   return label;
 }

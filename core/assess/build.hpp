@@ -48,7 +48,8 @@ struct Build : Supports {
   Tally tally;
   double savedSeconds = 0;  // by bodies from the first filament that would dissolve with the interface
   bool towerHasRoom = true;
-  SupportLayer bed;  // what lies under everything, as one; it belongs to no piece, and there are no regions without one
+  SupportLayer
+      raft;  // what lies under everything, as one; it belongs to no piece, and there are no regions without one
   std::vector<Price> prices;  // by cause; they sum to all support
   Findings findings;
   std::vector<std::pair<std::string, double>> milliseconds;  // per stage, of what was recomputed

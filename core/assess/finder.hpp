@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/assess/findings.hpp"
+#include "core/base/short_name.hpp"
 
 namespace trellis {
 
@@ -11,12 +12,22 @@ struct Finder {
   const Build& build;
   Findings found = {};
 
-  void add(const char* code, Severity severity, std::string message, const Vec3& at, std::size_t part,
+  struct Words {
+    std::string message, detail;
+  };
+  void add(const char* code, Severity severity, Words words, const Vec3& at, std::size_t part,
            std::vector<Remedy> remedies = {}) {
-    found.push_back({code, severity, std::move(message), at, static_cast<int>(part), std::move(remedies)});
+    found.push_back({code, severity, std::move(words.message), std::move(words.detail), at, static_cast<int>(part),
+                     std::move(remedies)});
+  }
+  // Of several places, the most serious first.
+  void addAll(const char* code, Severity severity, Words words, std::vector<Vec3> places, std::size_t part,
+              std::vector<Remedy> remedies = {}) {
+    add(code, severity, std::move(words), places.front(), part, std::move(remedies));
+    if (places.size() > 1) found.back().places = std::move(places);
   }
   const SupportRules& rules(std::size_t p) const { return build.rules[p].support; }
-  const std::string& name(std::size_t p) const { return project.parts[p]->name; }
+  std::string name(std::size_t p) const { return shortName(project.parts[p]->name); }
   // Changes the setting where the part has it from: its own, or the plate's.
   Remedy setting(std::size_t p, const char* key, SettingValue value) const {
     const bool own = project.parts[p]->settings.contains(key);
@@ -24,9 +35,17 @@ struct Finder {
   }
 };
 
-// Each looks for findings of one kind: of parts and how they stand, of decisions, of supports and what they leave bare.
+// The places by weight, heaviest first.
+std::vector<Vec3> byWeight(std::vector<std::pair<double, Vec3>> found);
+// Lowers the part by ever more layers, so that what is too low to be supported becomes part of the first layer.
+std::vector<Remedy> sinking(const Finder& f, std::size_t p);
+inline constexpr double sinkable = 0.8;  // mm: what hangs lower may be sunk into the first layer
+
+// Each looks for findings of one kind: of parts and how they stand, of decisions, of what is left bare, of supports.
 void findInParts(Finder& f);
 void findInDecisions(Finder& f);
+void findIdleDecisions(Finder& f);
+void findWhatIsBare(Finder& f);
 void findInSupports(Finder& f);
 
 inline constexpr double worthSaying = 0.5;  // mm² of surface; less is the rim of a brush stroke

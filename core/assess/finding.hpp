@@ -11,10 +11,18 @@ namespace trellis {
 
 enum class Severity { note, warning, problem };
 
+// What a remedy would cost, once it was tried.
+struct RemedyCost {
+  double grams = 0, seconds = 0;  // more of the print; less where negative
+};
+
 // Operations that clear a finding, or most of it, done together as one step.
 struct Remedy {
   std::string name;  // for the button: "supports on"
   std::vector<Operation> steps;
+  int family = 0;                           // of several of one family, other than 0, the first that helps is enough
+  std::optional<RemedyCost> cost = {};      // once it was tried and helps
+  std::vector<std::string> overrules = {};  // decisions of the maker that it would undo: "your blocker over 12 mm²"
   template <typename One>
   requires std::constructible_from<Operation, One> Remedy(One operation) : steps{Operation(std::move(operation))} {
     name = nameOf(steps.front());
@@ -25,13 +33,18 @@ struct Remedy {
 struct Finding {
   std::string code;  // stable, for programs: "supports-off", "gap-too-large", …
   Severity severity = Severity::warning;
-  std::string message;  // for the maker, with the remedy
-  Vec3 at = Vec3::Zero();
-  int part = -1;  // index in the project, −1 for the plate
+  std::string message;     // one short sentence: which part, what, how much
+  std::string detail;      // why it matters and what to do
+  Vec3 at = Vec3::Zero();  // the most serious place
+  int part = -1;           // index in the project, −1 for the plate
   std::vector<Remedy> remedies = {};
+  std::vector<Vec3> places = {};             // all of them where there are several, the most serious first
   std::optional<std::string> accepted = {};  // the note with which the maker lets it be; such findings come last
 };
 
 using Findings = std::vector<Finding>;
+
+// Whether a finding says of a decision that it changes nothing.
+bool isAboutDecision(std::string_view code);
 
 }  // namespace trellis

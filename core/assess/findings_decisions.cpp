@@ -29,77 +29,87 @@ void cleanFaces(Finder& f, std::size_t p) {
       std::find_if(kept.begin(), kept.end(), [](const Polygons& layer) { return !layer.empty(); }) - kept.begin());
   const Vec2 middle = boundsOf(kept[first]).center();
   f.add("clean-face-bare", Severity::warning,
-        fmt::format("{} hangs over {:.0f} mm² of faces that are to stay clean, which nothing carries. Turn the part, "
-                    "or let the face be touched.",
-                    f.name(p), area),
+        {fmt::format("{}: clean faces keep {:.0f} mm² from being supported.", f.name(p), area),
+         "What hangs there is printed over nothing, because no support may touch a clean face. Turn the part, or let "
+         "the face be touched."},
         {middle.x(), middle.y(), f.build.plan.spans[first].bottom}, p, {ClearDecisions{p, Clearing::clean}});
 }
 
-void decisions(Finder& f, std::size_t p) {
+void idleMarks(Finder& f, std::size_t p) {
   const PartBuild& built = f.build.parts[p];
   const Part& part = *f.project.parts[p];
   const MarkShadows& shadows = *built.shadows;
   const bool decided = !part.marks->empty() || !part.zones.empty() || !part.props.empty() || !part.sites.empty();
   if (!f.rules(p).on && decided)
     f.add("supports-off", Severity::problem,
-          fmt::format("{} has decisions about its supports, but supports are switched off, so nothing is built. Switch "
-                      "supports on.",
-                      f.name(p)),
+          {fmt::format("{}: supports are switched off, so none of your decisions is built.", f.name(p)),
+           "Switch supports on to have them."},
           built.placed->bounds.center(), p, {f.setting(p, "support.on", true)});
   if (shadows.enforcedUpward > worthSaying)
     f.add("enforced-upward", Severity::note,
-          fmt::format("{} has {:.0f} mm² of enforcer on surfaces that face up, where support has nothing to carry. "
-                      "Mark the underside instead.",
-                      f.name(p), shadows.enforcedUpward),
+          {fmt::format("{}: {:.0f} mm² of enforcer lie on a face that looks up.", f.name(p), shadows.enforcedUpward),
+           "Nothing there needs carrying, so it does nothing. Paint the underside instead, or clear it."},
           shadows.upwardAt, p, {Remedy("clear that face", {LayMark{p, Mark::none, FaceStroke{shadows.upwardAt}}})});
-  cleanFaces(f, p);
+}
+
+void idleObjects(Finder& f, std::size_t p) {
+  const PartBuild& built = f.build.parts[p];
+  const Part& part = *f.project.parts[p];
   const Affine toPlate = transformOf(part.placement, *part.mesh);
   for (std::size_t z = 0; z < part.zones.size(); ++z)
     if (part.zones[z].as == ZoneAs::enforce && sum(built.resolved->zones[z].demand) < worthSaying)
       f.add("zone-idle", Severity::note,
-            fmt::format("Zone {} of {} encloses no underside that leans more than {:g}°, so it asks for nothing. Move "
-                        "it, make it larger, or lower its lean.",
-                        z + 1, f.name(p), part.zones[z].lean),
+            {fmt::format("{}: zone {} covers no underside that leans more than {:g}°.", f.name(p), z + 1,
+                         part.zones[z].lean),
+             "It asks for nothing. Move it, make it larger, or lower its lean."},
             toPlate * part.zones[z].toMesh.translation(), p, {RemoveZone{p, z}});
   for (std::size_t k = 0; k < part.props.size(); ++k)
     if (const ResolvedProp& one = built.resolved->props[k]; sum(one.demand) == 0 && !hasLines(one.walls))
-      f.add(
-          "prop-idle", Severity::note,
-          fmt::format(
-              "Prop {} of {} stands under nothing and beside nothing. Drag it to an underside or a wall, or remove it.",
-              k + 1, f.name(p)),
-          toPlate * part.props[k].at, p, {RemoveProp{p, k}});
+      f.add("prop-idle", Severity::note,
+            {fmt::format("{}: prop {} stands under nothing and beside nothing.", f.name(p), k + 1),
+             "Drag it to an underside or a wall, or remove it."},
+            toPlate * part.props[k].at, p, {RemoveProp{p, k}});
   for (const std::size_t k : built.resolved->placeless)
     f.add("site-gone", Severity::note,
-          fmt::format("{} has a choice for a site that no longer hangs there, so it does nothing. Drop the choice, or "
-                      "lower the free lean.",
-                      f.name(p)),
+          {fmt::format("{}: you chose something for a site that no longer hangs.", f.name(p)),
+           "The choice does nothing. Drop it, or lower the free lean."},
           toPlate * part.sites[k].at, p, {DecideSite{p, toPlate * part.sites[k].at, Choice::proposed, Overrides()}});
 }
 
 // Trees under what is broad and flat.
 void crowdedBranches(Finder& f, std::size_t p) {
   const PartBuild& part = f.build.parts[p];
+  std::vector<Vec3> places;
+  Remedy normal("normal support there", {});
+  std::string reason;
   for (std::size_t s = 0; s < part.sites->list.size(); ++s) {
     const Site& site = part.sites->list[s];
-    const ResolvedSite& one = part.resolved->sites[s];
-    if (site.bridge || !f.rules(p).on || f.build.rules[one.rules].support.structure != Structure::tree) continue;
+    if (!site.isProposed() || !f.rules(p).on) continue;
+    const std::size_t decision = part.resolved->sites[s].decision;
+    Overrides settings = decision == ResolvedSite::none ? Overrides() : f.project.parts[p]->sites[decision].settings;
+    if (settingsOf(f.project, p).with(settings).text("support.structure") != "tree") continue;
     const StructureAdvice advice = adviseFor(site, *part.placed);
     if (advice.structure != Structure::normal) continue;
-    Overrides settings =
-        one.decision == ResolvedSite::none ? Overrides() : f.project.parts[p]->sites[one.decision].settings;
     settings.insert_or_assign("support.structure", SettingValue(std::string("normal")));
-    f.add("crowded-branches", Severity::note,
-          fmt::format("Site {} of {} is {}. Normal support suits it better.", s + 1, f.name(p), advice.reason), site.at,
-          p, {DecideSite{p, site.at, std::nullopt, settings}});
+    normal.steps.push_back(DecideSite{p, site.at, std::nullopt, settings});
+    if (places.empty()) reason = fmt::format("Site {} is {}", s + 1, advice.reason);
+    places.push_back(site.at);
   }
+  if (places.empty()) return;
+  f.addAll("crowded-branches", Severity::note,
+           {fmt::format("{}: normal support suits {} better than trees.", f.name(p),
+                        places.size() == 1 ? "one site" : fmt::format("{} sites", places.size())),
+            reason + ". Trees need a tip every few millimetres there, and take longer."},
+           places, p, {normal});
 }
 
 }  // namespace
 
 void findInDecisions(Finder& f) {
   for (std::size_t p = 0; p < f.build.parts.size(); ++p) {
-    decisions(f, p);
+    idleMarks(f, p);
+    cleanFaces(f, p);
+    idleObjects(f, p);
     crowdedBranches(f, p);
   }
 }

@@ -16,6 +16,12 @@ constexpr double curlingLength = 90;  // mm
 constexpr double curlingArea = 3000;  // mm²
 constexpr double enoughBrim = 2;      // mm
 
+// mm below the plate that are sunk on purpose, so that a rounded foot stands on more than a point.
+constexpr double sunkOnPurpose = 1;
+
+// mm² over all layers of what is too thin to print; less is the sharp end of some edge.
+constexpr double thinWorth = 2;
+
 std::string inWords(const LostMarks& lost) {
   switch (lost.kind) {
     case LostKind::enforce:
@@ -80,31 +86,27 @@ void soundness(Finder& f, std::size_t p) {
   if (!defects.empty()) {
     const Affine toPlate = transformOf(f.project.parts[p]->placement, *f.project.parts[p]->mesh);
     f.add("broken-mesh", Severity::warning,
-          fmt::format(
-              "{} has a broken mesh: {}. It is cut as well as it can be; mend it in Place, or look at its layers.",
-              f.name(p), defects),
+          {fmt::format("{} has a broken mesh: {}.", f.name(p), defects),
+           "It is cut as well as it can be. Mend it in Place, or look at its layers."},
           toPlate * health.defects.front().at, p, {MendPart{p}});
   }
   for (const LostMarks& lost : f.project.parts[p]->lostMarks)
     f.add("marks-lost", Severity::warning,
-          fmt::format(
-              "{} lost {} when its mesh was replaced: the surface there is gone. Decide anew if it is still wanted.",
-              f.name(p), inWords(lost)),
+          {fmt::format("{} lost {} when its mesh was replaced.", f.name(p), inWords(lost)),
+           "The surface there is gone. Decide anew if it is still wanted."},
           transformOf(f.project.parts[p]->placement, *f.project.parts[p]->mesh) * lost.at, p);
   if (!part.gaps->empty())
     f.add("open-section", Severity::warning,
-          fmt::format(
-              "{} has outlines that do not close, first at {:.1f} mm height with a gap of {:.2f} mm, in {} places. "
-              "They were closed straight across.",
-              f.name(p), part.gaps->front().at.z(), part.gaps->front().length, part.gaps->size()),
+          {fmt::format("{} has {} outline{} that {} not close.", f.name(p), part.gaps->size(),
+                       part.gaps->size() == 1 ? "" : "s", part.gaps->size() == 1 ? "does" : "do"),
+           fmt::format("The first, at {:.1f} mm height, has a gap of {:.2f} mm. They were closed straight across.",
+                       part.gaps->front().at.z(), part.gaps->front().length)},
           part.gaps->front().at, p, {MendPart{p}});
   if (std::all_of(part.sections->begin(), part.sections->end(), [](const Polygons& s) { return s.empty(); }))
-    f.add(
-        "nothing-to-print", Severity::problem,
-        fmt::format(
-            "{} meets no layer, so nothing of it is printed. Make it thicker than half a layer, or the layers thinner.",
-            f.name(p)),
-        part.placed->bounds.center(), p, thinnerLayers(f, p));
+    f.add("nothing-to-print", Severity::problem,
+          {fmt::format("{} is thinner than half a layer, so nothing of it is printed.", f.name(p)),
+           "Make it thicker, or the layers thinner."},
+          part.placed->bounds.center(), p, thinnerLayers(f, p));
 }
 
 void room(Finder& f, std::size_t p) {
@@ -114,19 +116,20 @@ void room(Finder& f, std::size_t p) {
                    settings.number("machine.height"));
   constexpr double slack = 1e-3;
   if ((box.sizes().array() > plate.array() + slack).any())
-    f.add("too-large", Severity::problem,
-          fmt::format("{} measures {:.1f} × {:.1f} × {:.1f} mm and the machine prints at most {:g} × {:g} × {:g} mm. "
-                      "Scale it down or cut it.",
-                      f.name(p), box.sizes().x(), box.sizes().y(), box.sizes().z(), plate.x(), plate.y(), plate.z()),
-          box.center(), p, {scaledDown(f, p, box, plate)});
+    f.add(
+        "too-large", Severity::problem,
+        {fmt::format("{} is larger than the machine prints.", f.name(p)),
+         fmt::format("It measures {:.1f} × {:.1f} × {:.1f} mm, and {:g} × {:g} × {:g} mm fit. Scale it down or cut it.",
+                     box.sizes().x(), box.sizes().y(), box.sizes().z(), plate.x(), plate.y(), plate.z())},
+        box.center(), p, {scaledDown(f, p, box, plate)});
   else if ((box.min().head<2>().array() < -slack).any() || (box.max().array() > plate.array() + slack).any())
     f.add("off-plate", Severity::problem,
-          fmt::format("{} reaches past the plate or its height. Move it in.", f.name(p)), box.center(), p,
+          {fmt::format("{} reaches past the plate or its height.", f.name(p)), "Move it in."}, box.center(), p,
           {movedIn(p, box, plate)});
-  if (box.min().z() < -slack)
+  if (box.min().z() < -sunkOnPurpose)
     f.add("below-plate", Severity::problem,
-          fmt::format("{} reaches {:.2f} mm below the plate, and what is there is not printed. Drop it to the plate.",
-                      f.name(p), -box.min().z()),
+          {fmt::format("{} reaches {:.2f} mm below the plate.", f.name(p), -box.min().z()),
+           "What is there is not printed. Drop it to the plate."},
           box.center(), p, {dropped(p)});
 }
 
@@ -140,11 +143,10 @@ void overlaps(Finder& f) {
         const Polygons shared = withoutSpecks(intersect((*a.sections)[l], (*b.sections)[l]), 0.01);
         if (shared.empty()) continue;
         const Vec2 middle = boundsOf(shared).center();
-        f.add(
-            "parts-overlap", Severity::problem,
-            fmt::format("{} and {} overlap, first at {:.1f} mm height. Move one of them, or let the parts be arranged.",
-                        f.name(p), f.name(q), a.plan.spans[l].bottom),
-            {middle.x(), middle.y(), a.plan.spans[l].bottom}, q, {ArrangeParts()});
+        f.add("parts-overlap", Severity::problem,
+              {fmt::format("{} and {} overlap from {:.1f} mm height.", f.name(p), f.name(q), a.plan.spans[l].bottom),
+               "They would be printed into each other. Move one of them, or let all be spread out."},
+              {middle.x(), middle.y(), a.plan.spans[l].bottom}, q, {ArrangeParts()});
         break;
       }
     }
@@ -158,15 +160,15 @@ void thinFeatures(Finder& f) {
     lost += area(layer->tooThin);
     if (!first) first = layer.get();
   }
-  if (!first) return;
+  if (lost < thinWorth) return;
   const Vec2 middle = boundsOf({first->tooThin.front()}).center();
   f.found.push_back(
       {"too-thin",
        Severity::note,
-       fmt::format(
-           "Features thinner than half a line are not printed, first at {:.1f} mm height, {:.1f} mm² over all layers. "
-           "Thicken them, or set a narrower line width.",
-           first->bottom, lost),
+       fmt::format("{:.1f} mm² over all layers are too thin to print.", lost),
+       fmt::format("The lowest is at {:.1f} mm height. A line fits where the part is at least half as thick "
+                   "as the line is wide. Thicken it, or set a narrower line width.",
+                   first->bottom),
        {middle.x(), middle.y(), first->bottom},
        -1,
        {ChangeSetting{"line.width", finest(f)}}});
@@ -176,7 +178,7 @@ void thinFeatures(Finder& f) {
 void curling(Finder& f, std::size_t p) {
   const PartBuild& part = f.build.parts[p];
   const Settings& settings = f.project.settings;
-  const bool isHeld = settings.whole("support.bed.layers") > 0 ||
+  const bool isHeld = settings.whole("support.raft.layers") > 0 ||
                       (settings.number("brim.width") >= enoughBrim && settings.text("brim.side") != "inside");
   if (part.sections->empty() || isHeld || part.placed->bounds.min().z() > 0.01) return;
   for (const Polygons& flat : components(part.sections->front())) {
@@ -184,12 +186,12 @@ void curling(Finder& f, std::size_t p) {
     if (box.sizes().maxCoeff() < curlingLength && area(flat) < curlingArea) continue;
     f.add(
         "curling", Severity::note,
-        fmt::format("{} lies flat on {:.0f} × {:.0f} mm of plate, and so broad a first layer may curl at its corners. "
-                    "A brim or a bed holds them down, and sparser infill pulls less.",
-                    f.name(p), box.sizes().x(), box.sizes().y()),
+        {fmt::format("{}: a first layer of {:.0f} × {:.0f} mm may curl at its corners.", f.name(p), box.sizes().x(),
+                     box.sizes().y()),
+         "A brim or a raft holds them down, and sparser infill pulls less."},
         {box.center().x(), box.center().y(), 0}, p,
         {Remedy("brim of 5 mm", {ChangeSetting{"brim.width", 5.0}, ChangeSetting{"brim.side", std::string("outside")}}),
-         Remedy("bed of 2 layers", {ChangeSetting{"support.bed.layers", 2.0}})});
+         Remedy("raft of 2 layers", {ChangeSetting{"support.raft.layers", 2.0}})});
     return;
   }
 }
@@ -199,16 +201,18 @@ void standing(Finder& f, std::size_t p) {
   const StabilityRules rules = stabilityRules(f.project.settings);
   const StandingLevel *shaky = part.stability->mostDeflected(), *loose = part.stability->leastHeld();
   if (standsWell(*part.stability, rules)) return;
-  std::string words;
-  Vec3 at = shaky->at;
-  if (shaky->deflection > rules.deflectionAllowed)
-    words = fmt::format("gives way by {:.1f} mm under a push of {:g} N at {:.0f} mm height", shaky->deflection,
-                        rules.push, shaky->z);
-  if (loose->safetyFactor < rules.safetyFactorAllowed) {
-    words += fmt::format("{}{} at {:.0f} mm height: what it stands on holds {:.1f} times what the nozzle may pull",
-                         words.empty() ? "" : ", and ", "could come off the plate", loose->z, loose->safetyFactor);
-    if (shaky->deflection <= rules.deflectionAllowed) at = loose->at;
-  }
+  const bool bends = shaky->deflection > rules.deflectionAllowed,
+             slips = loose->safetyFactor < rules.safetyFactorAllowed;
+  std::string detail;
+  if (bends)
+    detail = fmt::format("At {:.0f} mm height the nozzle pushes it aside by {:.1f} mm, and {:g} mm are allowed. ",
+                         shaky->z, shaky->deflection, rules.deflectionAllowed);
+  if (slips)
+    detail += fmt::format(
+        "At {:.0f} mm height the plate holds it against a sideways push of {:.1f} N, and the nozzle may "
+        "push with {:g} N. ",
+        loose->z, loose->safetyFactor * rules.push, rules.push);
+  const Vec3 at = bends ? shaky->at : loose->at;
   std::vector<Remedy> remedies;
   if (const HoldAdvice& advice = *part.holdAdvice; !advice.marks.empty()) {
     std::string heights;
@@ -219,11 +223,13 @@ void standing(Finder& f, std::size_t p) {
     if (!f.rules(p).on) steps.push_back(f.setting(p, "support.on", true).steps.front());
     remedies.push_back({fmt::format("hold it at {} mm", heights), steps});
   }
-  if (loose->safetyFactor < rules.safetyFactorAllowed && f.project.settings.number("brim.width") < 5)
+  if (slips && f.project.settings.number("brim.width") < 5)
     remedies.push_back(
         {"brim of 8 mm", {ChangeSetting{"brim.width", 8.0}, ChangeSetting{"brim.side", std::string("outside")}}});
-  f.add("unstable", Severity::warning, fmt::format("{} {}. Hold it from the side, or turn it.", f.name(p), words), at,
-        p, remedies);
+  f.add("unstable", Severity::warning,
+        {fmt::format("{} {} while it is printed.", f.name(p), slips ? "may come off the plate" : "may sway"),
+         detail + "Hold it from the side, or turn it."},
+        at, p, remedies);
 }
 
 }  // namespace

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Findings about supports: what they leave bare, where they cannot stand, and how they come off.
+// Findings about supports: where they cannot stand, and how they come off.
 #include "core/assess/finder.hpp"
 #include "core/release/drain_clearance.hpp"
 
@@ -13,8 +13,8 @@ namespace trellis {
 
 namespace {
 
-constexpr double bareWorth = 4;         // mm² of a site that print over nothing
-constexpr std::size_t mostStarts = 12;  // that are named one by one
+constexpr double lossWorth = 4;      // mm² on a part that support does not reach
+constexpr double mostlySteep = 0.5;  // share of what a support carries that would stand on slopes
 
 // A place of a piece: where its first site hangs lowest, and the choice that blocks that site.
 Vec3 placeOf(const Finder& f, const DemandSite& site) {
@@ -36,183 +36,98 @@ std::vector<Remedy> blocking(const Finder& f, const std::vector<std::size_t>& si
   return {block};
 }
 
+void slenderSupports(Finder& f, std::size_t p, const Column& worst, bool isTree,
+                     const std::vector<std::pair<double, Vec3>>& found, const std::vector<std::size_t>& sites) {
+  std::vector<Remedy> remedies = blocking(f, sites);
+  remedies.insert(remedies.begin(), isTree ? f.setting(p, "support.tree.walls", 2.0)
+                                           : f.setting(p, "support.normal.outline", std::string("squared")));
+  remedies.push_back(f.setting(p, "support.structure", std::string(isTree ? "normal" : "tree")));
+  f.addAll("slender-support", Severity::warning,
+           {fmt::format("{}: a support {:.0f} mm tall is only {:.1f} mm thick and may fall over.", f.name(p),
+                        worst.slenderHeight, worst.slenderWidth),
+            isTree ? "It finds no room to widen. Give branches two walls, or carry the place from the side."
+                   : "It finds no room to widen. Square columns are stouter, or carry the place from the side."},
+           byWeight(found), p, remedies);
+}
+
+void noRoom(Finder& f, std::size_t p, double area, const std::vector<Vec3>& places) {
+  std::vector<Remedy> remedies;
+  if (f.rules(p).gapAbove > f.rules(p).layerHeight)
+    remedies.push_back(f.setting(p, "support.gap.above", f.rules(p).layerHeight));
+  const double low =
+      std::min_element(places.begin(), places.end(), [](const Vec3& a, const Vec3& b) { return a.z() < b.z(); })->z();
+  if (low < sinkable) {
+    for (Remedy& sink : sinking(f, p)) remedies.push_back(std::move(sink));
+    remedies.push_back({"raft of 2 layers", {ChangeSetting{"support.raft.layers", 2.0}}});
+  }
+  f.addAll("no-room", Severity::note,
+           {fmt::format("{}: {:.0f} mm² lie too close over what is below them for support.", f.name(p), area),
+            "Less than 0.05 mm is left between the gaps, so the lines there sag until they touch. Lower the part a "
+            "little, print on a raft, or narrow the gap."},
+           places, p, remedies);
+}
+
+void noFooting(Finder& f, std::size_t p, double area, const std::vector<Vec3>& places) {
+  const bool plateOnly = f.rules(p).footing == Footing::plate, isTree = f.rules(p).structure == Structure::tree;
+  std::vector<Remedy> remedies;
+  if (plateOnly)
+    remedies.push_back(f.setting(p, "support.footing", std::string("any")));
+  else if (f.rules(p).gapBeside > 0.3)
+    remedies.push_back(f.setting(p, "support.gap.beside", 0.3));
+  if (isTree && f.rules(p).branchLean < 50) remedies.push_back(f.setting(p, "support.tree.branch_lean", 50.0));
+  if (!isTree) remedies.push_back(f.setting(p, "support.structure", std::string("tree")));
+  f.addAll("no-footing", Severity::warning,
+           {fmt::format("{}: {:.1f} mm² hang where support has no place to stand.", f.name(p), area),
+            plateOnly ? "The part is in the way, and supports may stand on the plate only. Let them stand on the part "
+                        "too, or turn it."
+                      : "What lies below is too near, too narrow or too steep. A smaller gap beside, branches or "
+                        "another turning open a way."},
+           places, p, remedies);
+}
+
 // One finding a part and kind, however many sites it concerns.
 struct Lost {
   double area = 0;
-  std::size_t places = 0;
-  Vec3 first = Vec3::Zero();
+  std::vector<std::pair<double, Vec3>> found;
   void add(double more, const Vec3& at) {
     if (more <= worthSaying) return;
-    if (places++ == 0) first = at;
+    found.emplace_back(more, at);
     area += more;
   }
-  std::string words() const {
-    return fmt::format("{:.1f} mm² in {} place{}, first at {:.1f} mm height", area, places, places == 1 ? "" : "s",
-                       first.z());
-  }
+  std::vector<Vec3> places() const { return byWeight(found); }
 };
 
-void columns(Finder& f) {
-  for (std::size_t p = 0; p < f.build.parts.size(); ++p) {
-    Lost room, footing, steep;
-    const Column* slender = nullptr;
-    std::size_t slenderSite = 0;
-    Vec3 slenderAt = Vec3::Zero();
-    bool isTree = false;
-    for (std::size_t i = 0; i < f.build.columns.size(); ++i) {
-      const DemandSite& site = *f.build.demand[i];
-      if (site.part != p) continue;
-      const Vec3 at = placeOf(f, site);
-      room.add(f.build.columns[i]->noRoom, at);
-      footing.add(f.build.columns[i]->withoutFooting, at);
-      steep.add(f.build.columns[i]->tooSteep, at);
-      const bool stiff = f.build.trees[i] && f.build.rules[site.rules].settings.whole("support.tree.walls") > 1;
-      if (!stiff && f.build.columns[i]->slenderHeight > (slender ? slender->slenderHeight : 0)) {
-        slender = f.build.columns[i].get();
-        slenderSite = i;
-        isTree = f.build.trees[i] != nullptr;
-        slenderAt = at;
-      }
-    }
-    if (steep.places > 0)
-      f.add("steep-footing", Severity::note,
-            fmt::format("{} has supports that would stand on slopes too steep to grip, {}; they are left out there. A "
-                        "lower interface holds on better.",
-                        f.name(p), steep.words()),
-            steep.first, p, {f.setting(p, "support.interface.lower.layers", 2.0)});
-    if (slender) {
-      std::vector<Remedy> stouter = blocking(f, {slenderSite});
-      stouter.insert(stouter.begin(), isTree ? f.setting(p, "support.tree.walls", 2.0)
-                                             : f.setting(p, "support.normal.outline", std::string("squared")));
-      f.add("slender-support", Severity::warning,
-            fmt::format("{} has a support {:.0f} mm tall and {:.1f} mm across that finds no room to widen, and may "
-                        "fall over. {}, or carry the place from the side.",
-                        f.name(p), slender->slenderHeight, slender->slenderWidth,
-                        isTree ? "Give branches two walls" : "Make it a square column"),
-            slenderAt, p, stouter);
-    }
-    if (room.places > 0)
-      f.add("no-room", Severity::note,
-            fmt::format(
-                "{} hangs over {}, with no room for support under the gaps. Narrow the gaps, or leave it to bridge.",
-                f.name(p), room.words()),
-            room.first, p,
-            f.rules(p).gapAbove > f.rules(p).layerHeight
-                ? std::vector<Remedy>{f.setting(p, "support.gap.above", f.rules(p).layerHeight)}
-                : std::vector<Remedy>());
-    if (footing.places > 0) {
-      const bool plateOnly = f.rules(p).footing == Footing::plate;
-      f.add(
-          "no-footing", Severity::warning,
-          fmt::format("{} has {} whose support finds nothing to stand on. {}", f.name(p), footing.words(),
-                      plateOnly ? "Let it stand on the part too (footing: plate and part), or turn the part."
-                                : "Narrow the gap beside, let branches lean more, or turn the part."),
-          footing.first, p,
-          plateOnly ? std::vector<Remedy>{f.setting(p, "support.footing", std::string("any"))} : std::vector<Remedy>());
-    }
+void columns(Finder& f, std::size_t p) {
+  Lost room, footing, steep;
+  std::vector<std::pair<double, Vec3>> slender;  // by height
+  std::vector<std::size_t> slenderSites;
+  const Column* thinnest = nullptr;
+  bool isTree = false;
+  for (std::size_t i = 0; i < f.build.columns.size(); ++i) {
+    const DemandSite& site = *f.build.demand[i];
+    if (site.part != p) continue;
+    const Column& column = *f.build.columns[i];
+    const Vec3 at = placeOf(f, site);
+    room.add(column.noRoom, at);
+    footing.add(column.withoutFooting, at);
+    if (column.tooSteep > column.wanted * mostlySteep) steep.add(column.tooSteep, at);
+    const bool stiff = f.build.trees[i] && f.build.rules[site.rules].settings.whole("support.tree.walls") > 1;
+    if (stiff || column.slenderHeight == 0) continue;
+    slender.emplace_back(column.slenderHeight, at);
+    slenderSites.push_back(i);
+    if (thinnest && column.slenderHeight <= thinnest->slenderHeight) continue;
+    thinnest = &column;
+    isTree = f.build.trees[i] != nullptr;
   }
-}
-
-// Whether support lies right under a place in a part's layer.
-bool isCarried(const Finder& f, const LayerSpan& span, const Polygons& place, std::size_t p) {
-  for (const SupportLayer& layer : f.build.support->layers)
-    for (const PieceRegion& region : layer.regions)
-      if (const RuleSet& by = f.build.rules[region.rules];
-          by.part == p && std::abs(layer.top - (span.bottom - by.support.gapAbove)) < 1e-6 &&
-          !intersect(region.area, place).empty())
-        return true;
-  return false;
-}
-
-// With supports switched off, one finding for all; else each has its own remedy.
-void bareStarts(Finder& f, std::size_t p) {
-  const PartBuild& part = f.build.parts[p];
-  std::vector<const FloatingStart*> bare;
-  for (const FloatingStart& start : part.overhangs->starts) {
-    const Vec2 reach(std::sqrt(start.area), std::sqrt(start.area));
-    const Box2 around(start.at.head<2>() - reach, start.at.head<2>() + reach);
-    if (!isCarried(f, part.plan.spans[start.layer], intersect(part.overhangs->floating[start.layer], rectangle(around)),
-                   p))
-      bare.push_back(&start);
-  }
-  if (bare.empty()) return;
-  const auto add = [&](const FloatingStart& start, const std::string& words, std::vector<Remedy> remedies) {
-    f.add("floating-start", Severity::problem,
-          fmt::format("{} begins in mid-air {}, and nothing is under it. Enforce support there, or turn the part.",
-                      f.name(p), words),
-          start.at, p, std::move(remedies));
-  };
-  if (!f.rules(p).on || bare.size() > mostStarts) {
-    std::vector<Remedy> remedies;
-    if (!f.rules(p).on)
-      remedies.push_back(f.setting(p, "support.on", true));
-    else if (f.rules(p).source == Source::decisions)
-      remedies.push_back(
-          {"support every floating start", f.setting(p, "support.source", std::string("floating")).steps});
-    return add(*bare.front(),
-               fmt::format("in {} place{}, first at {:.2f} mm height", bare.size(), bare.size() == 1 ? "" : "s",
-                           bare.front()->at.z()),
-               remedies);
-  }
-  for (const FloatingStart* start : bare) {
-    LayMark mark{p, Mark::enforce, BallStroke{{start->at}, std::sqrt(start->area / pi) + 1}};
-    std::vector<Remedy> remedies{Remedy("enforce it", {mark})};
-    if (f.rules(p).source == Source::decisions)
-      remedies.push_back(
-          {"support every floating start", f.setting(p, "support.source", std::string("floating")).steps});
-    add(*start, fmt::format("at {:.2f} mm height, {:.1f} mm²", start->at.z(), start->area), remedies);
-  }
-}
-
-// mm² of a site's demand that nothing is asked to carry.
-std::vector<double> bareOf(const Build& build, std::size_t p) {
-  const PartBuild& part = build.parts[p];
-  std::vector<double> bare(part.sites->list.size(), 0);
-  std::vector<Polygons> carried(part.plan.count());
-  for (const DemandSitePtr& site : build.demand)
-    for (std::size_t k = 0; k < site->layers.size(); ++k)
-      if (site->part == p && !site->isHold())
-        carried[site->lowest + k].insert(carried[site->lowest + k].end(), site->layers[k].begin(),
-                                         site->layers[k].end());
-  for (std::size_t l = 0; l < part.sites->layers.size(); ++l)
-    for (const Sites::Stretch& stretch : part.sites->layers[l])
-      if (!part.sites->list[stretch.site].bridge)
-        bare[stretch.site] +=
-            area(carried[l].empty() ? stretch.region : withoutSpecks(subtract(stretch.region, carried[l]), 0.1));
-  return bare;
-}
-
-void bareOverhangs(Finder& f, std::size_t p) {
-  const PartBuild& part = f.build.parts[p];
-  const Part& decided = *f.project.parts[p];
-  const bool proposed = f.rules(p).on && f.rules(p).source == Source::overhangs;
-  if (proposed && decided.marks->empty() && decided.zones.empty() && decided.sites.empty()) return;
-  const std::vector<double> bare = bareOf(f.build, p);
-  std::size_t places = 0, worst = 0;
-  double total = 0;
-  for (std::size_t s = 0; s < bare.size(); ++s) {
-    if (bare[s] < bareWorth) continue;
-    ++places;
-    total += bare[s];
-    if (bare[s] > bare[worst]) worst = s;
-  }
-  if (places == 0) return;
-  const Vec3 at = part.sites->list[worst].at;
-  std::vector<Remedy> remedies;
-  if (!f.rules(p).on)
-    remedies.push_back(f.setting(p, "support.on", true));
-  else if (!proposed)
-    remedies.push_back({"support every overhang", f.setting(p, "support.source", std::string("overhangs")).steps});
-  if (f.rules(p).on)
-    remedies.push_back({fmt::format("enforce site {}", worst + 1),
-                        {LayMark{p, Mark::none, SiteStroke{at}}, DecideSite{p, at, Choice::enforce}}});
-  f.add("bare-overhang", proposed ? Severity::note : Severity::warning,
-        fmt::format("{} hangs bare over {:.0f} mm² in {} place{}, most at site {} from {:.1f} mm height, which is more "
-                    "than bridges {:g} mm. {}",
-                    f.name(p), total, places, places == 1 ? "" : "s", worst + 1, part.sites->list[worst].low,
-                    f.rules(p).bridgeLimit,
-                    proposed ? "You blocked it: enforce it, or accept it." : "Let it be supported, or turn the part."),
-        at, p, remedies);
+  if (steep.area > lossWorth)
+    f.addAll(
+        "steep-footing", Severity::note,
+        {fmt::format("{}: {:.0f} mm² of support would stand on slopes too steep to hold it.", f.name(p), steep.area),
+         "Those columns are left out where they would stand. A lower interface holds on better."},
+        steep.places(), p, {f.setting(p, "support.interface.lower.layers", 2.0)});
+  if (thinnest) slenderSupports(f, p, *thinnest, isTree, slender, slenderSites);
+  if (room.area > lossWorth) noRoom(f, p, room.area, room.places());
+  if (footing.area > lossWorth) noFooting(f, p, footing.area, footing.places());
 }
 
 // The setting where it was given: for the part, or for a site, zone or prop of its own.
@@ -251,22 +166,23 @@ void release(Finder& f) {
     const double gap = rules.support.gapAbove, layer = rules.support.layerHeight;
     const bool same = rules.settings.text("support.filament.interface") == "first";
     if (same && gap < 0.5 * layer - 1e-9)
-      f.add("gap-too-small", Severity::warning,
-            fmt::format("The gap above of {:.2f} mm is under half a layer, so support of {}'s own filament welds to it "
-                        "and will not come off. One layer, {:.2f} mm, is usual.",
-                        gap, f.name(rules.part), layer),
-            at, rules.part, changed(f, rules, number, "support.gap.above", layer));
+      f.add(
+          "gap-too-small", Severity::warning,
+          {fmt::format("{}: a gap above of {:.2f} mm welds support to the part.", f.name(rules.part), gap),
+           fmt::format("It is under half a layer, and the support is of the part's own filament. One layer, {:.2f} mm, "
+                       "is usual.",
+                       layer)},
+          at, rules.part, changed(f, rules, number, "support.gap.above", layer));
     if (gap > 2 * layer + 1e-9)
       f.add("gap-too-large", Severity::warning,
-            fmt::format("The gap above of {:.2f} mm is over two layers, so what {} lays over its supports sags before "
-                        "it lands. One layer, {:.2f} mm, is usual.",
-                        gap, f.name(rules.part), layer),
+            {fmt::format("{}: a gap above of {:.2f} mm lets the underside sag.", f.name(rules.part), gap),
+             fmt::format("It is over two layers, so lines drop before they land. One layer, {:.2f} mm, is usual.",
+                         layer)},
             at, rules.part, changed(f, rules, number, "support.gap.above", layer));
     if (same && rules.support.interfaceLayers > 0 && rules.settings.number("support.interface.upper.spacing") < 0.05)
       f.add("interface-solid", Severity::warning,
-            fmt::format("The upper interface under {} is solid and of its own filament: it comes off hard, and what "
-                        "stays looks like part. Let daylight between its lines, 0.45 mm.",
-                        f.name(rules.part)),
+            {fmt::format("{}: a solid interface of its own filament comes off hard.", f.name(rules.part)),
+             "What stays looks like part. Let daylight between its lines, 0.45 mm."},
             at, rules.part, changed(f, rules, number, "support.interface.upper.spacing", 0.45));
   }
 }
@@ -274,11 +190,13 @@ void release(Finder& f) {
 void trappedPieces(Finder& f, std::size_t p) {
   std::vector<std::size_t> sites;
   std::size_t held = 0;
+  std::vector<Vec3> places;
   double widest = 0;
   for (std::size_t i = 0; i < f.build.pieces.size(); ++i) {
     const std::vector<std::size_t>& ofPiece = f.build.support->pieces[i].sites;
     if (f.build.demand[ofPiece.front()]->part != p || f.build.pieces[i].grade != Grade::trapped) continue;
     ++held;
+    places.push_back(placeOf(f, *f.build.demand[ofPiece.front()]));
     sites.insert(sites.end(), ofPiece.begin(), ofPiece.end());
     widest = std::max(widest, f.build.pieces[i].drainClearance);
   }
@@ -290,18 +208,19 @@ void trappedPieces(Finder& f, std::size_t p) {
     remedies.insert(
         remedies.begin(),
         Remedy("dissolve it", {f.setting(p, "support.filament.interface", std::string("second")).steps.front()}));
-  f.add("piece-trapped", Severity::warning,
-        fmt::format(
-            "{} holds {} piece{} of support that no straight pull gets out. {}", f.name(p), held, held == 1 ? "" : "s",
+  const bool one = held == 1;
+  f.addAll("piece-trapped", Severity::warning,
+           {fmt::format("{}: {} of support cannot be pulled out in one.", f.name(p),
+                        one ? "1 piece" : fmt::format("{} pieces", held)),
             widest >= inTheOpen
-                ? fmt::format("{} round the part: break {} out in pieces, or block a place where {} can be parted.",
-                              held == 1 ? "It reaches" : "They reach", held == 1 ? "it" : "them",
-                              held == 1 ? "it" : "they")
-            : wet ? fmt::format("Water reaches {} through {:.1f} mm: print the interface from a filament that "
-                                "dissolves, or block the place.",
-                                held == 1 ? "it" : "them", widest)
-                  : "Water does not reach it either: block the place, or turn or open the part."),
-        placeOf(f, *f.build.demand[sites.front()]), p, remedies);
+                ? fmt::format("{} round the part. Break {} into smaller bits on the way out, or block a "
+                              "site in the middle, so that {} into two.",
+                              one ? "It reaches" : "They reach", one ? "it" : "them", one ? "it falls" : "each falls")
+            : wet ? fmt::format("An opening of {:.1f} mm leads there: water can take {} out if the interface is of a "
+                                "filament that dissolves. Or block the place.",
+                                widest, one ? "it" : "them")
+                  : "No opening wide enough for water leads there. Block the place, or turn or open the part."},
+           places, p, remedies);
 }
 
 void fragilePieces(Finder& f, std::size_t p) {
@@ -318,21 +237,18 @@ void fragilePieces(Finder& f, std::size_t p) {
   const Remedy looser(fmt::format("gap {:.2f} mm, spacing {:.2f} mm", gap, spacing),
                       {f.setting(p, "support.gap.above", gap).steps.front(),
                        f.setting(p, "support.interface.upper.spacing", spacing).steps.front()});
-  f.add("piece-fragile", Severity::warning,
-        fmt::format("{} may break where {} piece{} of support {} pulled off: it is thinner there than they hold. Widen "
-                    "the gap above or the interface's spacing, or support the place beside.",
-                    f.name(p), count, count == 1 ? "" : "s", count == 1 ? "is" : "are"),
-        placeOf(f, *first), p, {looser});
+  f.add(
+      "piece-fragile", Severity::warning,
+      {fmt::format("{} may break where support is pulled off, at {} piece{}.", f.name(p), count, count == 1 ? "" : "s"),
+       "It is weaker there than the support holds on. Widen the gap above or the interface's spacing, or support the "
+       "place beside."},
+      placeOf(f, *first), p, {looser});
 }
 
 }  // namespace
 
 void findInSupports(Finder& f) {
-  for (std::size_t p = 0; p < f.build.parts.size(); ++p) {
-    bareStarts(f, p);
-    bareOverhangs(f, p);
-  }
-  columns(f);
+  for (std::size_t p = 0; p < f.build.parts.size(); ++p) columns(f, p);
   release(f);
   for (std::size_t p = 0; p < f.build.parts.size(); ++p) {
     trappedPieces(f, p);
@@ -341,8 +257,8 @@ void findInSupports(Finder& f) {
   if (!f.build.towerHasRoom)
     f.found.push_back({"no-tower-room",
                        Severity::problem,
-                       "The prime tower finds no free place on the plate. Move the parts together, or print support "
-                       "from one filament.",
+                       "The prime tower finds no free place on the plate.",
+                       "Move the parts together, or print support from one filament.",
                        Vec3::Zero(),
                        -1,
                        {ChangeSetting{"support.filament.interface", std::string("first")}}});

@@ -11,8 +11,10 @@ namespace trellis {
 
 namespace {
 
-constexpr double nearby = 0.5;    // mm
-constexpr double overlap = 0.02;  // mm a patch reaches over its rim, so that no sliver stays
+constexpr double nearby = 0.5;        // mm
+constexpr double overlap = 0.02;      // mm a patch reaches over its rim, so that no sliver stays
+constexpr double tileOverlap = 0.1;   // mm; into the daylight between columns
+constexpr double shareOverlap = 0.2;  // mm; tips serve places that are a lattice apart
 
 Polygons squareAround(const Vec3& at, double size) {
   const Vec2 half(size / 2, size / 2);
@@ -24,7 +26,7 @@ class Remover {
   explicit Remover(const Build& build) : build_(build) {}
 
   // Of one demand site, what a piece carries of it, within a plan region if one is given.
-  void block(std::size_t site, std::size_t piece, const Polygons* within) {
+  void block(std::size_t site, std::size_t piece, const Polygons* within, double over = overlap) {
     const DemandSite& demand = *build_.demand[site];
     Polygons plan;
     double low = 1e300, high = 0;
@@ -45,7 +47,7 @@ class Remover {
     if (demand.isHold())
       clearWall(demand.part, boundsOf(plan), low, high);
     else
-      operations_.push_back(LayMark{demand.part, Mark::block, PatchStroke{grow(unite(plan), overlap), low, high}});
+      operations_.push_back(LayMark{demand.part, Mark::block, PatchStroke{grow(unite(plan), over), low, high}});
   }
 
   // Props go last and from the back, so that their numbers stay right.
@@ -140,6 +142,39 @@ Polygons sharesOf(const Tree& tree, const std::vector<bool>& which, double spaci
   return unite(all);
 }
 
+Polygons planOf(const DemandSite& site) {
+  Polygons all = site.minimumFootprint;
+  for (const Polygons& layer : site.layers) all.insert(all.end(), layer.begin(), layer.end());
+  return unite(all);
+}
+
+// A disc of a site's plan, and what beside it would be left too thin for two lines.
+Polygons discWithScraps(const DemandSite& site, const Vec3& at, double width, double lineWidth) {
+  const Polygons disc = around({{toPoint(at.x(), at.y())}}, width / 2);
+  const Polygons plan = planOf(site);
+  const Polygons left = subtract(plan, disc);
+  Polygons taken = intersect(plan, disc);
+  for (const Polygons& scrap : components(subtract(left, grow(opened(left, lineWidth), lineWidth / 2))))
+    if (meet(scrap, disc, 0.01)) taken.insert(taken.end(), scrap.begin(), scrap.end());
+  return unite(taken);
+}
+
+struct Cut {
+  Polygons plan = {};
+  double over = overlap;
+};
+
+// What of one site a column at a place is.
+Cut cutAt(const Build& build, std::size_t number, const Vec3& at, double disc) {
+  const DemandSite& site = *build.demand[number];
+  const SupportRules& rules = build.rules[site.rules].support;
+  if (const Tree* tree = build.trees[number].get())
+    return {sharesOf(*tree, tipsCarried(*tree, at), rules.tipSpacing), shareOverlap};
+  if (rules.outline == Outline::squared)
+    return {tileOf(site.grid, rules, tileAt(site.grid, rules, at.head<2>())), tileOverlap};
+  return {discWithScraps(site, at, disc, rules.lineWidth), overlap};
+}
+
 std::size_t pieceOrError(const Build& build, const Vec3& at) {
   const auto piece = pieceAt(build, at);
   if (!piece)
@@ -168,19 +203,39 @@ std::optional<std::size_t> pieceAt(const Build& build, const Vec3& at) {
   return nearest;
 }
 
-std::vector<Operation> removing(const Build& build, const Vec3& at, Reach reach) {
+Removal removing(const Build& build, const Vec3& at, Reach reach, double disc) {
   const std::size_t piece = pieceOrError(build, at);
   Remover remover(build);
-  for (const std::size_t site : build.support->pieces[piece].sites) {
-    const Tree* tree = build.trees[site].get();
-    const Polygons column =
-        reach == Reach::piece ? Polygons{}
-        : tree ? sharesOf(*tree, tipsCarried(*tree, at), build.rules[build.demand[site]->rules].support.tipSpacing)
-               : squareAround(at, columnSize);
-    if (reach == Reach::piece || !column.empty())
-      remover.block(site, piece, reach == Reach::column ? &column : nullptr);
+  Removal removal{{}, piece, {}};
+  for (const std::size_t number : build.support->pieces[piece].sites) {
+    const DemandSite& site = *build.demand[number];
+    const bool whole = reach == Reach::piece || site.isHold() || !site.minimumFootprint.empty();
+    const Cut cut = whole ? Cut{} : cutAt(build, number, at, disc);
+    if (!whole && cut.plan.empty()) continue;
+    remover.block(number, piece, whole ? nullptr : &cut.plan, cut.over);
+    if (reach == Reach::piece) continue;
+    if (!removal.within) removal.within.emplace();
+    const Polygons shown = whole ? planOf(site) : cut.plan;
+    removal.within->insert(removal.within->end(), shown.begin(), shown.end());
   }
-  return remover.take();
+  if (removal.within) removal.within = unite(*removal.within);
+  removal.operations = remover.take();
+  return removal;
+}
+
+SupportLayers partOf(const SupportLayers& support, const Removal& removal) {
+  SupportLayers part;
+  for (const SupportLayer& layer : support.layers) {
+    SupportLayer taken{layer.bottom, layer.top, {}};
+    for (const PieceRegion& region : layer.regions) {
+      if (region.piece != removal.piece) continue;
+      PieceRegion cut = region;
+      if (removal.within) cut.area = intersect(region.area, *removal.within);
+      if (!cut.area.empty()) taken.regions.push_back(std::move(cut));
+    }
+    if (!taken.regions.empty()) part.layers.push_back(std::move(taken));
+  }
+  return part;
 }
 
 std::vector<Operation> keepingOnly(const Build& build, const Vec3& at) {

@@ -7,19 +7,26 @@
 
 namespace trellis {
 
-enum class Reach {
-  column,
-  piece
-};  // a column of a few millimetres round the place, or of a tree the branch there; or the whole piece
-
-inline constexpr double columnSize = 4;  // mm across; a usual column: common practice
+// What of a support is taken away at a place: a square column, or of a close outline a disc of so many mm across, or of
+// a tree the branch there; or the whole piece.
+enum class Reach { column, piece };
+inline constexpr double usualDisc = 5;  // mm across
 
 // The piece whose support holds a place or lies within half a millimetre of it, plate coordinates.
 std::optional<std::size_t> pieceAt(const Build& build, const Vec3& at);
 
-// Blocks exactly what the support there carries alone; props and holds that made it are removed or cleared. Throws
+// What would go, and the decisions that make it go.
+struct Removal {
+  std::vector<Operation> operations;
+  std::size_t piece = 0;
+  std::optional<Polygons> within = {};  // in plan; the whole piece without
+};
+// Blocks exactly what the support there carries alone; props and holds that made it are removed or cleared. disc is the
+// width of what is cut out of a close outline; bits of it that would be left too thin for two lines go with it. Throws
 // Error when no support is there.
-std::vector<Operation> removing(const Build& build, const Vec3& at, Reach reach);
+Removal removing(const Build& build, const Vec3& at, Reach reach, double disc = usualDisc);
+// Of what is built, what goes.
+SupportLayers partOf(const SupportLayers& support, const Removal& removal);
 // Blocks everything else that support of the same part carries.
 std::vector<Operation> keepingOnly(const Build& build, const Vec3& at);
 

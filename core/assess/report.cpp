@@ -28,9 +28,14 @@ Json useJson(const Use& use, const Settings& settings) {
 Json toJson(const Vec3& v) { return {tidy(v.x()), tidy(v.y()), tidy(v.z())}; }
 
 Json remediesOf(const Finding& finding) {
-  Json names = Json::array();
-  for (const Remedy& remedy : finding.remedies) names.push_back(remedy.name);
-  return names;
+  Json remedies = Json::array();
+  for (const Remedy& remedy : finding.remedies)
+    if (remedy.cost)
+      remedies.push_back({{"name", remedy.name},
+                          {"g", tidy(remedy.cost->grams)},
+                          {"time_s", tidy(remedy.cost->seconds)},
+                          {"overrules", remedy.overrules}});
+  return remedies;
 }
 
 Json levelJson(const StandingLevel& level) {
@@ -67,10 +72,17 @@ const char* nameOf(CauseKind kind) {
 Json sitesOf(const Build& build, const Settings& settings) {
   constexpr std::array<const char*, 3> choices{"proposed", "enforce", "block"};
   Json sites = Json::array(), starts = Json::array();
+  Json specks{{"count", 0}, {"area_mm2", 0.0}}, feet = specks;
   for (std::size_t p = 0; p < build.parts.size(); ++p) {
     const PartBuild& part = build.parts[p];
     for (std::size_t s = 0; s < part.sites->list.size(); ++s) {
       const Site& site = part.sites->list[s];
+      if (site.siteClass != SiteClass::proper) {
+        Json& slight = site.siteClass == SiteClass::speck ? specks : feet;
+        slight["count"] = slight["count"].get<int>() + 1;
+        slight["area_mm2"] = tidy(slight["area_mm2"].get<double>() + site.area);
+        continue;
+      }
       const Use use = priceOf(build, {CauseKind::site, p, s}).use;
       const StructureAdvice advice = adviseFor(site, *part.placed);
       sites.push_back(
@@ -94,7 +106,7 @@ Json sitesOf(const Build& build, const Settings& settings) {
     for (const FloatingStart& start : part.overhangs->starts)
       starts.push_back({{"at", toJson(start.at)}, {"layer", start.layer}, {"part", p}});
   }
-  return {{"sites", sites}, {"floating_starts", starts}};
+  return {{"sites", sites}, {"specks", specks}, {"rounded_feet", feet}, {"floating_starts", starts}};
 }
 
 const char* nameOf(Severity severity) {
@@ -135,7 +147,9 @@ Json totalsOf(const Build& build, const Settings& settings) {
   return {{"time_s", tidy(build.tally.seconds)}, {"layers", build.print.layers.size()}, {"filament", filament}};
 }
 
-Json reportOf(const Build& build, const Settings& settings) {
+Json reportOf(const Build& build, const Settings& settings) { return reportOf(build, settings, build.findings); }
+
+Json reportOf(const Build& build, const Settings& settings, const Findings& findings) {
   Json report = totalsOf(build, settings);
   Json& times = report["time_by_feature_s"];
   for (std::size_t i = 0; i < featureCount; ++i)
@@ -173,7 +187,7 @@ Json reportOf(const Build& build, const Settings& settings) {
                                 {"z_high", tidy(piece.highest)},
                                 {"sites", piece.sites}});
   }
-  report["sites"] = sitesOf(build, settings)["sites"];
+  report.update(sitesOf(build, settings));
   report["prices"] = Json::array();
   for (const Price& price : build.prices)
     report["prices"].push_back({{"cause", nameOf(price.cause.kind)},
@@ -184,11 +198,13 @@ Json reportOf(const Build& build, const Settings& settings) {
                                 {"time_s", tidy(price.use.seconds)},
                                 {"cost", tidy(money(price.use, settings))}});
   report["findings"] = Json::array();
-  for (const Finding& finding : build.findings)
+  for (const Finding& finding : findings)
     report["findings"].push_back({{"code", finding.code},
                                   {"severity", nameOf(finding.severity)},
                                   {"message", finding.message},
+                                  {"detail", finding.detail},
                                   {"at", toJson(finding.at)},
+                                  {"places", std::max<std::size_t>(1, finding.places.size())},
                                   {"part", finding.part},
                                   {"remedies", remediesOf(finding)},
                                   {"accepted", finding.accepted ? Json(*finding.accepted) : Json()}});

@@ -12,7 +12,9 @@ namespace trellis {
 // Totals by feature: length and mass of filament, money.
 nlohmann::json totalsOf(const Build& build, const Settings& settings);
 
-// Totals, pieces, findings, and how long each stage of the computation took.
+// Totals, pieces, findings, and how long each stage of the computation took. findings are the build's, with their
+// remedies where those were tried; remedies that were not are left out.
+nlohmann::json reportOf(const Build& build, const Settings& settings, const Findings& findings);
 nlohmann::json reportOf(const Build& build, const Settings& settings);
 
 // Sites with their figures and prices, and floating starts.

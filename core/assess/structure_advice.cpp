@@ -50,7 +50,7 @@ StructureAdvice adviseFor(const PartBuild& part) {
   std::array<double, 2> areas{0, 0};
   std::array<const Site*, 2> largest{nullptr, nullptr};
   for (const Site& site : part.sites->list) {
-    if (site.bridge) continue;
+    if (!site.isProposed()) continue;
     const auto k = static_cast<std::size_t>(adviseFor(site, *part.placed).structure);
     areas[k] += site.area;
     if (!largest[k] || site.area > largest[k]->area) largest[k] = &site;

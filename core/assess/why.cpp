@@ -33,29 +33,33 @@ struct Asker {
     return {};
   }
 
-  // What the strongest decision says of a surface that faces down, weakest last.
-  std::string ofUnderside(double leans) const {
+  // What each decision says of a surface that faces down, the strongest first: that one decides.
+  std::vector<std::string> ofUnderside(double leans) const {
+    std::vector<std::string> all;
     const Mark mark = markAt(part().mesh->corners(facet), part().marks->tree(facet), place);
-    if (mark == Mark::enforce) return "enforced by your mark";
-    if (mark == Mark::block) return "blocked by your mark";
+    if (mark == Mark::enforce) all.emplace_back("enforced by your mark");
+    if (mark == Mark::block) all.emplace_back("blocked by your mark");
     const double scale = transformOf(part().placement, *part().mesh).linear().norm() / std::sqrt(3.0);
     for (std::size_t k = 0; k < part().props.size(); ++k)
       if ((part().props[k].at - place).norm() * scale <= part().props[k].width / 2)
-        return fmt::format("carried by prop {}", k + 1);
+        all.push_back(fmt::format("carried by prop {}", k + 1));
     const std::uint32_t site = built().sites->ofFacet.empty() ? Sites::none : built().sites->ofFacet[facet];
     const Choice choice = site == Sites::none ? Choice::proposed : built().resolved->sites[site].choice;
-    if (choice == Choice::enforce) return fmt::format("site {}, enforced by your choice", site + 1);
-    if (choice == Choice::block) return fmt::format("site {}, blocked by your choice", site + 1);
-    if (const std::string clear = zone(ZoneAs::keepClear); !clear.empty()) return "kept clear by " + clear;
-    if (const std::string block = zone(ZoneAs::block); !block.empty()) return "blocked by " + block;
+    if (choice == Choice::enforce) all.push_back(fmt::format("site {}, enforced by your choice", site + 1));
+    if (choice == Choice::block) all.push_back(fmt::format("site {}, blocked by your choice", site + 1));
+    if (const std::string clear = zone(ZoneAs::keepClear); !clear.empty()) all.emplace_back("kept clear by " + clear);
+    if (const std::string block = zone(ZoneAs::block); !block.empty()) all.emplace_back("blocked by " + block);
     for (std::size_t z = 0; z < part().zones.size(); ++z)
       if (part().zones[z].as == ZoneAs::enforce && leans > part().zones[z].lean && isIn(part().zones[z], place))
-        return fmt::format("enforced by zone {}", z + 1);
-    return site == Sites::none ? std::string() : ofProposal(site);
+        all.push_back(fmt::format("enforced by zone {}", z + 1));
+    if (site != Sites::none) all.push_back(ofProposal(site));
+    return all;
   }
 
   std::string ofProposal(std::uint32_t site) const {
     const Site& here = built().sites->list[site];
+    if (here.siteClass == SiteClass::speck) return "too small to need support";
+    if (here.siteClass == SiteClass::roundedFoot) return "a rounded foot, which sags onto what is right below";
     if (here.bridge) return fmt::format("site {}, bridges {:.1f} mm by itself", site + 1, here.span);
     if (rules().source == Source::decisions)
       return fmt::format("site {}, left bare: only your decisions build support", site + 1);
@@ -81,8 +85,19 @@ std::string whyAt(const Project& project, const Build& build, std::size_t part, 
   if (lean < wallLean && mark == Mark::enforce)
     return ask.rules().on ? "held here by your mark" : "marked to be held; supports are off";
   if (lean < wallLean) return {};
-  const std::string why = ask.ofUnderside(lean);
-  return why.empty() || ask.rules().on ? why : why + "; supports are off";
+  const std::vector<std::string> all = ask.ofUnderside(lean);
+  return all.empty() || ask.rules().on ? (all.empty() ? "" : all.front()) : all.front() + "; supports are off";
+}
+
+std::vector<std::string> decisionsAt(const Project& project, const Build& build, std::size_t part, std::uint32_t facet,
+                                     const Vec3& place) {
+  if (part >= build.parts.size() || facet >= project.parts[part]->mesh->facets.size()) return {};
+  const Asker ask{project, build, part, facet, place};
+  const double lean = ask.lean();
+  if (lean < wallLean) return {};
+  std::vector<std::string> all = ask.ofUnderside(lean);
+  if (!ask.part().clean->tree(facet).empty()) all.emplace(all.begin(), "clean face: nothing touches it");
+  return all;
 }
 
 std::string whyPiece(const Build& build, std::size_t piece) {

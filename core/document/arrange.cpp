@@ -74,6 +74,12 @@ std::optional<Vec2> roomFor(const Shape& shape, const std::vector<Shape>& placed
   return best;
 }
 
+Shape shapeOf(const Part& part, const ArrangeRules& rules) {
+  Shape shape{footprint(part, rules.around), {}};
+  for (const Vec2& corner : shape.corners) shape.box.extend(corner);
+  return shape;
+}
+
 }  // namespace
 
 std::vector<Vec2> footprint(const Part& part, double around) {
@@ -97,11 +103,7 @@ std::vector<Vec2> footprint(const Part& part, double around) {
 std::vector<Placement> arranged(const std::vector<PartPtr>& parts, const ArrangeRules& rules) {
   if (!(rules.gap >= 0 && rules.gap <= 1000)) throw Error("The gap between parts can be 0 to 1000 mm.");
   std::vector<Shape> shapes;
-  for (const PartPtr& part : parts) {
-    Shape shape{footprint(*part, rules.around), {}};
-    for (const Vec2& corner : shape.corners) shape.box.extend(corner);
-    shapes.push_back(std::move(shape));
-  }
+  for (const PartPtr& part : parts) shapes.push_back(shapeOf(*part, rules));
   std::vector<std::size_t> order(parts.size());
   std::iota(order.begin(), order.end(), 0u);
   std::stable_sort(order.begin(), order.end(),
@@ -121,6 +123,29 @@ std::vector<Placement> arranged(const std::vector<PartPtr>& parts, const Arrange
   }
   if (!without.empty())
     throw Error("The plate has no room for " + without + ". Remove a part, or let parts stand nearer together.");
+  return result;
+}
+
+std::vector<Placement> besideOthers(const std::vector<PartPtr>& others, const std::vector<PartPtr>& parts,
+                                    const ArrangeRules& rules) {
+  constexpr std::size_t crowded = 150;  // parts; looking for a free place among more takes long
+  const Box2 plate(Vec2(0, 0), Vec2(rules.width, rules.depth));
+  std::vector<Shape> placed;
+  for (const PartPtr& part : others) placed.push_back(shapeOf(*part, rules));
+  std::vector<Placement> result;
+  double row = 0;  // how far what waits behind the plate reaches
+  for (const PartPtr& part : parts) {
+    const Shape shape = shapeOf(*part, rules);
+    Vec2 by = Vec2::Zero();
+    if (!plate.contains(shape.box) || !isClear(shape, placed, 0)) {
+      const auto room = placed.size() < crowded ? roomFor(shape, placed, rules) : std::nullopt;
+      by = room.value_or(Vec2(row, rules.depth + 2 * rules.gap) - shape.box.min());
+      if (!room) row += shape.box.sizes().x() + rules.gap;
+    }
+    placed.push_back(movedBy(shape, by));
+    result.push_back(part->placement);
+    result.back().position.head<2>() += by;
+  }
   return result;
 }
 

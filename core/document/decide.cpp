@@ -9,7 +9,6 @@
 #include <fmt/format.h>
 
 #include <algorithm>
-#include <array>
 
 namespace trellis {
 
@@ -85,9 +84,10 @@ const char* nameOf(ZoneAs as) {
 }  // namespace
 
 bool isLocal(std::string_view key) {
-  return key.starts_with("support.gap.") || key.starts_with("support.interface.") || key.starts_with("support.body.") ||
-         key.starts_with("support.graded.") || key == "support.structure" || key.starts_with("support.tree.") ||
-         key.starts_with("support.filament.");
+  constexpr std::array<std::string_view, 4> whereNotHow{"support.on", "support.source", "support.free_lean",
+                                                        "support.bridge_limit"};
+  return key.starts_with("support.") && settingRow(key).perPart &&
+         std::find(whereNotHow.begin(), whereNotHow.end(), key) == whereNotHow.end();
 }
 
 ProjectPtr applyTo(const Project& project, const LayMark& lay) {
@@ -160,6 +160,9 @@ ProjectPtr applyTo(const Project& project, const ChangeZone& change) {
   if (change.as) zone.as = *change.as;
   if (change.lean) zone.lean = *change.lean;
   if (change.settings) zone.settings = *change.settings;
+  if (change.name) zone.name = *change.name;
+  if (change.hidden) zone.hidden = *change.hidden;
+  if (change.locked) zone.locked = *change.locked;
   const Affine toPlate = transformOf(part.placement, *part.mesh);
   const Affine place = zone.toMesh;
   zone = checked(zone, change.figures.value_or(figuresOf(zone, toPlate)), toPlate, part);
@@ -255,6 +258,9 @@ std::string named(const KeepFaceClean& keep) { return keep.clean ? "keep a face 
 std::string named(const AddZone& add) { return fmt::format("add {} zone", nameOf(add.zone.as)); }
 std::string named(const ChangeZone& change) {
   if (change.figures) return "place zone";
+  if (change.name) return "name zone";
+  if (change.hidden) return *change.hidden ? "hide zone" : "show zone";
+  if (change.locked) return *change.locked ? "lock zone" : "unlock zone";
   return change.settings ? "settings of a zone" : change.lean ? "lean of a zone" : "change zone";
 }
 std::string named(const CopyZone&) { return "copy zone"; }

@@ -23,6 +23,8 @@ struct Zone {
   double lean = 30;                    // degrees; enforce asks for support under what leans more
   Overrides settings = {};             // of the support it causes
   ZoneId id = {};
+  std::string name = {};                // the maker's; empty for none
+  bool hidden = false, locked = false;  // not drawn; not to be moved by a slip of the hand
 };
 
 // The solid of a zone in unit coordinates.

@@ -24,7 +24,7 @@ Vec3 vectorFrom(const Json& json) {
 // Of a newer version, settings that this one does not know or allow are left out: what is below them holds.
 void readOverrides(Overrides& overrides, const Json& values, bool lenient, const std::string& name) {
   for (const auto& [key, value] : values.items()) try {
-      overrides.insert_or_assign(key, settingFrom(key, value));
+      overrides.insert_or_assign(settingRow(key).key, settingFrom(key, value));
     } catch (const Error& error) {
       if (!lenient) throw Error(name + " is damaged: " + error.what());
     }
@@ -96,6 +96,9 @@ void readDecisions(Part& part, const Json& json, const Attachments& attached, co
                 {}};
       if (!(zone.lean >= 0 && zone.lean <= 89)) throw Error("a zone in it has a lean that is none.");
       zone.id.number = idIn(saved, 'z');
+      zone.name = saved.value("name", "");
+      zone.hidden = saved.value("hidden", false);
+      zone.locked = saved.value("locked", false);
       if (zone.shape == ZoneShape::mesh) zone.solid = attached.mesh(saved.at("solid").get<std::string>());
       readOverrides(zone.settings, saved.value("settings", Json::object()), lenient, name);
       part.zones.push_back(std::move(zone));
@@ -135,6 +138,9 @@ void writeDecisions(Json& json, const Part& part, std::size_t p, const Attaching
     if (zone.solid) {
       saved["solid"] = attach.mesh(*zone.solid, fmt::format("zone-{}-{}", p, z));
     }
+    if (!zone.name.empty()) saved["name"] = zone.name;
+    if (zone.hidden) saved["hidden"] = true;
+    if (zone.locked) saved["locked"] = true;
     if (!zone.settings.empty()) saved["settings"] = settingsJson(zone.settings);
     json["zones"].push_back(std::move(saved));
   }

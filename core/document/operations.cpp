@@ -17,12 +17,6 @@ namespace trellis {
 
 namespace {
 
-ProjectPtr applyTo(const Project& project, const AddParts& add) {
-  auto result = std::make_shared<Project>(project);
-  result->parts.insert(result->parts.end(), add.parts.begin(), add.parts.end());
-  return result;
-}
-
 ProjectPtr applyTo(const Project& project, const RemovePart& remove) {
   partAt(project, remove.part);
   auto result = std::make_shared<Project>(project);
@@ -50,19 +44,33 @@ ProjectPtr applyTo(const Project& project, const MirrorPart& mirror) {
   return withPart(project, mirror.part, std::move(part));
 }
 
-// How far brim, bed or feet reach past what stands on the plate, mm.
+// How far brim, raft or feet reach past what stands on the plate, mm.
 double laidAround(const Settings& settings) {
   double reach = settings.whole("support.foot.layers") > 0 ? settings.number("support.foot.spread") : 0.0;
   if (settings.number("brim.width") > 0 && settings.text("brim.side") != "inside")
     reach = std::max(reach, settings.number("brim.gap") + settings.number("brim.width"));
-  if (settings.whole("support.bed.layers") > 0) reach = std::max(reach, settings.number("support.bed.reach"));
+  if (settings.whole("support.raft.layers") > 0) reach = std::max(reach, settings.number("support.raft.reach"));
   return reach;
 }
 
+ArrangeRules arrangeRules(const Settings& settings, double gap) {
+  return {settings.number("machine.width"), settings.number("machine.depth"), gap, laidAround(settings)};
+}
+
+// Beside what is there.
+ProjectPtr applyTo(const Project& project, const AddParts& add) {
+  const std::vector<Placement> places = besideOthers(project.parts, add.parts, arrangeRules(project.settings, 5));
+  auto result = std::make_shared<Project>(project);
+  for (std::size_t p = 0; p < places.size(); ++p) {
+    Part part = *add.parts[p];
+    part.placement = places[p];
+    result->parts.push_back(std::make_shared<const Part>(std::move(part)));
+  }
+  return result;
+}
+
 ProjectPtr applyTo(const Project& project, const ArrangeParts& arrange) {
-  const std::vector<Placement> places =
-      arranged(project.parts, {project.settings.number("machine.width"), project.settings.number("machine.depth"),
-                               arrange.gap, laidAround(project.settings)});
+  const std::vector<Placement> places = arranged(project.parts, arrangeRules(project.settings, arrange.gap));
   auto result = std::make_shared<Project>(project);
   for (std::size_t p = 0; p < places.size(); ++p) {
     Part part = *project.parts[p];
@@ -144,7 +152,7 @@ ProjectPtr applyTo(const Project& project, const ChangeSetting& change) {
   if (change.part) {
     Part part = partForSetting(project, *change.part, change.key);
     checkSetting(change.key, change.value);
-    part.settings.insert_or_assign(change.key, change.value);
+    part.settings.insert_or_assign(settingRow(change.key).key, change.value);
     return withPart(project, *change.part, std::move(part));
   }
   auto result = std::make_shared<Project>(project);
@@ -156,7 +164,7 @@ ProjectPtr applyTo(const Project& project, const ResetSetting& reset) {
   settingRow(reset.key);
   if (reset.part) {
     Part part = partForSetting(project, *reset.part, reset.key);
-    part.settings.erase(reset.key);
+    part.settings.erase(settingRow(reset.key).key);
     return withPart(project, *reset.part, std::move(part));
   }
   auto result = std::make_shared<Project>(project);
@@ -206,7 +214,7 @@ std::string named(const AddParts& add) { return add.parts.size() == 1 ? "add " +
 std::string named(const RemovePart&) { return "remove part"; }
 std::string named(const CopyPart&) { return "copy part"; }
 std::string named(const MirrorPart& mirror) { return std::string("mirror along ") + "xyz"[mirror.axis]; }
-std::string named(const ArrangeParts&) { return "arrange"; }
+std::string named(const ArrangeParts&) { return "spread out"; }
 std::string named(const LayFaceDown&) { return "lay a face down"; }
 std::string named(const MendPart& mending) { return mending.way == MendBy::wrap ? "wrap" : "mend"; }
 std::string named(const ReplaceMesh&) { return "replace the mesh"; }
@@ -218,7 +226,7 @@ std::string named(const PlacePart& place) {
 std::string named(const ChangeSetting& change) {
   const SettingRow& row = settingRow(change.key);
   if (const auto* number = std::get_if<double>(&change.value))
-    return fmt::format("{} {:g} {}", lowered(row.label), *number, row.unit);
+    return fmt::format("{} {:g}{}{}", lowered(row.label), *number, row.unit.empty() ? "" : " ", row.unit);
   if (const auto* yes = std::get_if<bool>(&change.value)) return lowered(row.label) + (*yes ? " on" : " off");
   return lowered(row.label) +
          (row.choices.empty() ? "" : ": " + choiceInWords(row.key, std::get<std::string>(change.value)));

@@ -83,6 +83,8 @@ struct ChangeZone {
   std::optional<ZoneAs> as = {};
   std::optional<double> lean = {};
   std::optional<Overrides> settings = {};
+  std::optional<std::string> name = {};
+  std::optional<bool> hidden = {}, locked = {};
 };
 struct CopyZone {
   std::size_t part = 0, zone = 0;
@@ -157,8 +159,8 @@ Part withMesh(const Part& part, const MeshPtr& mesh, const Progress& progress);
 // project is what it will be performed on: parts, zones and props may be named by their numbers in it, their ids, and
 // parts by their names.
 Operation operationFrom(const nlohmann::json& json, const Project& project = {});
-// Whether a site, zone or prop may have a setting of its own: structure, branches, gaps, interface, body, graded layers
-// and filaments.
+// Whether a site, zone or prop may have a setting of its own: whatever of support.* a part may, but for what says where
+// support is wanted rather than how it is built.
 bool isLocal(std::string_view key);
 
 }  // namespace trellis

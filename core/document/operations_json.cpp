@@ -78,7 +78,8 @@ std::optional<Overrides> overridesIn(const Json& json) {
   if (!json.contains("set")) return std::nullopt;
   if (!json["set"].is_object()) throw Error("\"set\" has to be an object of setting keys and values.");
   Overrides overrides;
-  for (const auto& [key, value] : json["set"].items()) overrides.insert_or_assign(key, settingFrom(key, value));
+  for (const auto& [key, value] : json["set"].items())
+    overrides.insert_or_assign(settingRow(key).key, settingFrom(key, value));
   return overrides;
 }
 
@@ -188,6 +189,7 @@ Operation zoneFrom(const Json& json) {
                                      {"mesh", ZoneShape::mesh}});
   add.zone.lean = optionalNumber(json, "lean").value_or(add.zone.lean);
   add.zone.settings = overridesIn(json).value_or(Overrides());
+  if (json.contains("name")) add.zone.name = textIn(json, "name");
   add.figures.centre = vectorIn(member(json, "center"), "center");
   add.figures.turn = optionalVector(json, "rotate").value_or(Vec3(Vec3::Zero()));
   if (add.zone.shape == ZoneShape::mesh) {
@@ -209,6 +211,12 @@ Operation changeZoneFrom(const Json& json) {
   if (json.contains("as")) change.as = zoneAsFrom(json);
   change.lean = optionalNumber(json, "lean");
   change.settings = overridesIn(json);
+  if (json.contains("name")) change.name = textIn(json, "name");
+  for (const auto& [key, flag] : {std::pair("hidden", &change.hidden), std::pair("locked", &change.locked)})
+    if (json.contains(key)) {
+      if (!json[key].is_boolean()) throw Error(fmt::format("\"{}\" has to be true or false.", key));
+      *flag = json[key].get<bool>();
+    }
   return change;
 }
 

@@ -20,7 +20,7 @@ struct PrintLayer {
 // Layers by top. A layer is printed whole before the next, so the nozzle never goes down into a print.
 struct Print {
   std::vector<std::shared_ptr<const PrintLayer>> layers;
-  // The plate's height, mm: 0, or less when all stands on a bed.
+  // The plate's height, mm: 0, or less when all stands on a raft.
   double floor() const { return layers.empty() ? 0 : std::min(0.0, layers.front()->bottom); }
 };
 

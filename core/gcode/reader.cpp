@@ -185,7 +185,7 @@ class Reader {
         case 190:
           flat_ = false;
           return;
-        // Units of arcs, exact stops, compensation off, coordinate systems, bed levelling and firmware retraction
+        // Units of arcs, exact stops, compensation off, coordinate systems, raft levelling and firmware retraction
         // change no bead.
         case 100:
         case 110:

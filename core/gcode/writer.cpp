@@ -84,7 +84,7 @@ class LayerWriter {
   void changeTo(int tool) {
     std::map<std::string, std::string> values = rules_.values;
     values["tool"] = std::to_string(tool);
-    values["nozzle_temperature"] = rules_.temperatures[static_cast<std::size_t>(tool)];
+    values["nozzle_heat"] = values["nozzle_temperature"] = rules_.temperatures[static_cast<std::size_t>(tool)];
     text_ += filledIn(rules_.toolChange, values) + "\n";
   }
 

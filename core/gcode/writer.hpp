@@ -11,7 +11,7 @@
 
 namespace trellis {
 
-// Heights count from the plate: a print that begins below 0 stands on a bed and is lifted by it. Absolute millimetres,
+// Heights count from the plate: a print that begins below 0 stands on a raft and is lifted by it. Absolute millimetres,
 // relative extrusion (M83). X and Y to a micrometre, Z to a tenth of one; E is computed from the rounded coordinates,
 // so every line holds exactly its bead. Comments as documented in docs/formats/gcode.md. The text depends on nothing
 // but the print, the rules and the summary.

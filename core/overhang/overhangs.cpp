@@ -12,10 +12,17 @@ namespace {
 constexpr double speck = 1e-4;     // mm²; less than this is rounding, not surface
 constexpr double touching = 0.02;  // mm; what is no farther apart meets, an edge that both share included
 
-Polygons floatingPieces(const Polygons& section, const Polygons& below) {
-  Polygons floating;
-  for (const Polygons& piece : components(section))
-    if (below.empty() || !meet(piece, below, touching)) floating.insert(floating.end(), piece.begin(), piece.end());
+struct Floating {
+  Polygons printable, tooThin;
+};
+
+Floating floatingPieces(const Polygons& section, const Polygons& below, double lineWidth) {
+  Floating floating;
+  for (const Polygons& piece : components(section)) {
+    if (!below.empty() && meet(piece, below, touching)) continue;
+    Polygons& kind = grow(piece, -lineWidth / 4).empty() ? floating.tooThin : floating.printable;
+    kind.insert(kind.end(), piece.begin(), piece.end());
+  }
   return floating;
 }
 
@@ -26,9 +33,9 @@ FloatingStart startOf(const Polygons& piece, std::size_t layer, double bottom) {
 
 }  // namespace
 
-Overhangs findOverhangs(const LayerPlan& plan, const std::vector<Polygons>& sections, double freeLean,
+Overhangs findOverhangs(const LayerPlan& plan, const std::vector<Polygons>& sections, const OverhangRules& rules,
                         const Progress& progress) {
-  const double slope = std::tan(toRadians(freeLean));
+  const double slope = std::tan(toRadians(rules.freeLean));
   Overhangs result;
   result.layerDifference.resize(plan.count());
   result.demand.resize(plan.count());
@@ -38,10 +45,12 @@ Overhangs findOverhangs(const LayerPlan& plan, const std::vector<Polygons>& sect
     const double reach = (plan.spans[i].middle() - plan.spans[i - 1].middle()) * slope;
     result.layerDifference[i] = withoutSpecks(subtract(sections[i], sections[i - 1]), speck);
     if (result.layerDifference[i].empty()) return;
-    result.floating[i] = floatingPieces(sections[i], sections[i - 1]);
+    Floating floating = floatingPieces(sections[i], sections[i - 1], rules.lineWidth);
+    result.floating[i] = std::move(floating.printable);
     const Polygons hangs = withoutSpecks(subtract(sections[i], grow(sections[i - 1], reach)), speck);
     if (!hangs.empty())
       result.demand[i] = withoutSpecks(intersect(result.layerDifference[i], grow(hangs, reach)), speck);
+    if (!floating.tooThin.empty()) result.demand[i] = subtract(result.demand[i], floating.tooThin);
     if (!result.floating[i].empty()) result.demand[i] = unite(result.demand[i], result.floating[i]);
   });
   for (std::size_t i = 0; i < plan.count(); ++i)

@@ -22,12 +22,18 @@ struct FloatingStart {
 struct Overhangs {
   std::vector<Polygons> layerDifference;  // S_i \ S_{i−1}, all that sticks out over the layer below
   std::vector<Polygons> demand;  // (S_i \ S_{i−1}) ∩ grow(S_i \ grow(S_{i−1}, d·tan φ), d·tan φ), and floating
-  std::vector<Polygons> floating;  // connected pieces of S_i that touch nothing of S_{i−1}
+  std::vector<Polygons> floating;  // printable connected pieces of S_i that touch nothing of S_{i−1}
   std::vector<FloatingStart> starts;
 };
 
-// freeLean in degrees, 0–89. Layer 0 lies on the plate and never hangs.
-Overhangs findOverhangs(const LayerPlan& plan, const std::vector<Polygons>& sections, double freeLean,
+struct OverhangRules {
+  double freeLean = 45;  // degrees, 0–89
+  double lineWidth =
+      0.45;  // mm; a floating piece in which no line of half of it fits is not printed and starts nothing
+};
+
+// Layer 0 lies on the plate and never hangs.
+Overhangs findOverhangs(const LayerPlan& plan, const std::vector<Polygons>& sections, const OverhangRules& rules,
                         const Progress& progress);
 
 }  // namespace trellis

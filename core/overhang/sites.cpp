@@ -5,6 +5,7 @@
 #include "core/base/parallel.hpp"
 #include "core/overhang/bridge.hpp"
 #include "core/overhang/lean.hpp"
+#include "core/overhang/too_small.hpp"
 #include "core/slice/plane_cuts.hpp"
 
 #include <algorithm>
@@ -258,10 +259,16 @@ class SiteFinder {
 
 }  // namespace
 
+std::size_t Sites::count(SiteClass siteClass) const {
+  return static_cast<std::size_t>(
+      std::count_if(list.begin(), list.end(), [&](const Site& site) { return site.siteClass == siteClass; }));
+}
+
 Sites findSites(const TriangleMesh& placed, const Surface& surface, const LayerPlan& plan,
                 const std::vector<Polygons>& sections, const Overhangs& overhangs, const SiteRules& rules,
                 const Progress& progress) {
   Sites sites = SiteFinder(placed, surface, plan, sections, overhangs, rules, progress).find();
+  classifySites(sites, plan, sections, rules.lineWidth, progress);
   for (Site& site : sites.list) {
     const Vec3 start =
         site.facets.empty() ? Vec3((surface.toMesh * site.at * 100).array().round()) : Vec3(Vec3::Zero());

@@ -9,6 +9,13 @@
 
 namespace trellis {
 
+// What a site is worth: only proper ones are proposed, listed and warned of one by one.
+enum class SiteClass {
+  proper,
+  roundedFoot,  // begins right over what it may stand on and widens by so little that its lines sag onto it
+  speck         // smaller than a line is wide, or nowhere beyond half a line over the layer below
+};
+
 // Hanging facets connected across shared edges, with the floating starts they contain.
 struct Site {
   std::vector<std::uint32_t> facets;  // ascending; empty where something starts in the air on surface too steep to hang
@@ -23,11 +30,13 @@ struct Site {
   std::vector<std::size_t> starts;  // into Overhangs::starts
   Polygons shadow;                  // in plan
   Vec3 at = Vec3::Zero();           // a place on it
-  Key id = 0;                       // of the facets or the start it is made of: the same as long as those are
+  SiteClass siteClass = SiteClass::proper;
+  Key id = 0;  // of the facets or the start it is made of: the same as long as those are
+  bool isProposed() const { return siteClass == SiteClass::proper && !bridge; }
 };
 
 struct Sites {
-  std::vector<Site> list;  // by lowest height, then by place
+  std::vector<Site> list;  // proper ones first, then rounded feet, then specks; each by lowest height, then by place
   static constexpr std::uint32_t none = Neighbours::none;
   std::vector<std::uint32_t> ofFacet;  // none where a facet does not hang
   // Of each layer, which stretches of Overhangs::demand belong to which site.
@@ -36,11 +45,14 @@ struct Sites {
     Polygons region;
   };
   std::vector<std::vector<Stretch>> layers;
+  // How many of the list are of a class.
+  std::size_t count(SiteClass siteClass) const;
 };
 
 struct SiteRules {
   double freeLean = 45;     // degrees
   double bridgeLimit = 10;  // mm
+  double lineWidth = 0.45;  // mm
 };
 
 // What is known of the mesh before placing; its facets have the same numbers.

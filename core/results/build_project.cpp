@@ -97,9 +97,9 @@ class BuildRun {
     build_->towerHasRoom = builder.towerHasRoom();
     build_->tally = tallyOf(build_->print, bodies.size(), motion);
     if (dissolving != tools) build_->savedSeconds = longer - build_->tally.seconds;
-    build_->bed = {plateHeight(project_.settings), -project_.settings.number("support.bed.gap"), {}};
-    if (!builder.bed().empty())
-      build_->bed.regions.push_back({bodies.size(), RegionKind::foot, 0, builder.bed(), keyOf(builder.bed())});
+    build_->raft = {plateHeight(project_.settings), -project_.settings.number("support.raft.gap"), {}};
+    if (!builder.raft().empty())
+      build_->raft.regions.push_back({bodies.size(), RegionKind::foot, 0, builder.raft(), keyOf(builder.raft())});
   }
 
   void weighStanding() {

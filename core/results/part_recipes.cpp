@@ -34,7 +34,7 @@ Sections cut(const SectionInputs& in, const Progress& progress) {
 }
 
 Overhangs hang(const OverhangInputs& in, const Progress& progress) {
-  return findOverhangs(in.sections->plan, in.sections->layers, in.freeLean, progress);
+  return findOverhangs(in.sections->plan, in.sections->layers, in.rules, progress);
 }
 
 Surface surfaceOf(const MeshAnalysis& mesh, const Placement& placement) {
@@ -60,8 +60,8 @@ MarkShadows shade(const ShadowInputs& in, const Progress& progress) {
 }
 
 PartDemand demand(const DemandInputs& in, const Progress& progress) {
-  const Asked asked{in.part,   in.sections->plan, *in.overhangs, *in.sites,
-                    *in.marks, *in.clean,         *in.resolved,  in.rules.source};
+  const Asked asked{in.part,   in.sections->plan, *in.overhangs,   *in.sites, *in.marks,
+                    *in.clean, *in.resolved,      in.rules.source, in.grid};
   PartDemand result;
   result.keptFree = keptFree(asked, progress);
   if (!in.rules.on) return result;
@@ -88,6 +88,10 @@ std::size_t MeshAnalysis::bytes() const { return bytesOf(*neighbours) + tree->me
 Part decisionsOf(const Part& part) {
   Part bare{"", part.mesh, part.placement};
   bare.zones = part.zones;
+  for (Zone& zone : bare.zones) {
+    zone.name.clear();
+    zone.hidden = zone.locked = false;
+  }
   bare.props = part.props;
   bare.sites = part.sites;
   return bare;

@@ -58,7 +58,7 @@ extern const Recipe<Sections, SectionInputs> partSections;
 
 struct OverhangInputs {
   Kept<Sections> sections;
-  double freeLean = 0;
+  OverhangRules rules;
 };
 extern const Recipe<Overhangs, OverhangInputs> partOverhangs;
 
@@ -100,6 +100,7 @@ struct DemandInputs {
   Kept<MarkShadows> marks, clean;
   Kept<ResolvedDecisions> resolved;
   SupportRules rules;
+  ColumnGrid grid;
 };
 struct PartDemand {
   std::vector<Kept<DemandSite>> sites;  // each by what it is, so that one that did not change makes nothing anew

@@ -20,9 +20,12 @@ ProjectPtr performedAll(Store& store, const Project& project, const nlohmann::js
           throw Error("\"reach\" can be column, branch or piece.");
         const BuildPtr build = buildProject(store, result, progress);
         const Vec3 place(at.at(0).get<double>(), at.at(1).get<double>(), at.at(2).get<double>());
-        const auto operations = list[i].value("keep", false)
-                                    ? keepingOnly(*build, place)
-                                    : removing(*build, place, reach == "piece" ? Reach::piece : Reach::column);
+        const double width = list[i].value("width", usualDisc);
+        if (!(width >= 1 && width <= 20)) throw Error("\"width\" can be 1 to 20 mm.");
+        const auto operations =
+            list[i].value("keep", false)
+                ? keepingOnly(*build, place)
+                : removing(*build, place, reach == "piece" ? Reach::piece : Reach::column, width).operations;
         for (const Operation& operation : operations) perform(operation);
       } else {
         perform(operationFrom(list[i], *result));

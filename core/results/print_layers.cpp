@@ -114,16 +114,16 @@ void PrintBuilder::findEntries() {
       }
     }
   }
-  const std::vector<LayerSpan> bed = bedSpans(adhesion_, layerRules(project_.settings));
-  for (std::size_t k = 0; k < bed.size(); ++k) {
-    Entry& entry = byHeight[{nanometres(bed[k].top), nanometres(bed[k].bottom)}];
-    entry.bottom = bed[k].bottom;
-    entry.top = bed[k].top;
-    entry.bedLayer = static_cast<std::ptrdiff_t>(k);
+  const std::vector<LayerSpan> raft = raftSpans(adhesion_, layerRules(project_.settings));
+  for (std::size_t k = 0; k < raft.size(); ++k) {
+    Entry& entry = byHeight[{nanometres(raft[k].top), nanometres(raft[k].bottom)}];
+    entry.bottom = raft[k].bottom;
+    entry.top = raft[k].top;
+    entry.raftLayer = static_cast<std::ptrdiff_t>(k);
   }
-  if (!bed.empty()) {
+  if (!raft.empty()) {
     const auto [parts, supports] = standing();
-    bed_ = bedOutline(unite(parts, supports), adhesion_);
+    raft_ = raftOutline(unite(parts, supports), adhesion_);
   }
   for (auto& [height, entry] : byHeight) entries_.push_back(std::move(entry));
   if (!entries_.empty()) lowest_ = std::min(0.0, entries_.front().bottom);
@@ -167,7 +167,7 @@ Polygons PrintBuilder::carriedUnder(const Entry& entry, std::size_t part) const 
   return all;
 }
 
-// Footprints on the plate or the bed, parts and supports apart.
+// Footprints on the plate or the raft, parts and supports apart.
 std::pair<Polygons, Polygons> PrintBuilder::standing() const {
   Polygons parts, supports;
   for (const PartBuild& part : supports_.parts)
@@ -177,13 +177,13 @@ std::pair<Polygons, Polygons> PrintBuilder::standing() const {
   return {parts, supports};
 }
 
-// Skirt, and brim where there is no bed: what is laid on the plate first.
+// Skirt, and brim where there is no raft: what is laid on the plate first.
 std::vector<PathGroup> PrintBuilder::aroundEverything() const {
   const auto [parts, supports] = standing();
-  Polygons covered = bed_.empty() ? unite(unite(parts, supports), brimReach(parts, adhesion_)) : bed_;
+  Polygons covered = raft_.empty() ? unite(unite(parts, supports), brimReach(parts, adhesion_)) : raft_;
   if (tower_.columns > 0) covered = unite(covered, rectangle({towerCorner_, towerCorner_ + tower_.size()}));
   std::vector<PathGroup> groups{skirtLines(covered, adhesion_)};
-  if (bed_.empty()) groups.push_back(brimLines(parts, supports, adhesion_));
+  if (raft_.empty()) groups.push_back(brimLines(parts, supports, adhesion_));
   return groups;
 }
 
@@ -199,7 +199,7 @@ void PrintBuilder::planTools(const std::vector<int>& bodyTools) {
   int tool = 0;
   std::vector<TowerLayer> tower;
   for (Entry& entry : entries_) {
-    std::array<bool, 2> used{entry.bedLayer >= 0 || (entry.bottom < lowest_ + 1e-6), false};
+    std::array<bool, 2> used{entry.raftLayer >= 0 || (entry.bottom < lowest_ + 1e-6), false};
     used[0] = used[0] || std::any_of(entry.partPaths.begin(), entry.partPaths.end(),
                                      [](const auto& part) { return !part.paths->groups.empty(); });
     if (entry.supportLayer >= 0) {
@@ -221,7 +221,7 @@ void PrintBuilder::planTools(const std::vector<int>& bodyTools) {
     taken.emplace_back(part.placed->bounds.min().head<2>(), part.placed->bounds.max().head<2>());
   for (const SupportLayer& layer : supports_.support->layers)
     for (const PieceRegion& region : layer.regions) taken.push_back(boundsOf(region.area));
-  if (!bed_.empty()) taken.push_back(boundsOf(bed_));
+  if (!raft_.empty()) taken.push_back(boundsOf(raft_));
   const Settings& settings = project_.settings;
   const double margin =
       3 + adhesion_.brimWidth + (adhesion_.skirtLoops > 0 ? adhesion_.lineWidth * adhesion_.skirtLoops : 0);
@@ -242,7 +242,7 @@ PrintLayerInputs PrintBuilder::inputsOf(std::size_t i, const std::vector<int>& b
   in.lastTool = entry.lastTool;
   in.motion = motion_;
   if (i == 0) in.around = aroundEverything();
-  if (entry.bedLayer >= 0) in.raft.push_back(bedLines(bed_, static_cast<std::size_t>(entry.bedLayer), adhesion_));
+  if (entry.raftLayer >= 0) in.raft.push_back(raftLines(raft_, static_cast<std::size_t>(entry.raftLayer), adhesion_));
   if (entry.supportLayer >= 0) {
     const auto s = static_cast<std::size_t>(entry.supportLayer);
     const SupportLayer& support = supports_.support->layers[s];

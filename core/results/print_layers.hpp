@@ -62,7 +62,7 @@ class PrintBuilder {
 
   // With these filaments for the bodies of the pieces.
   Print print(const std::vector<int>& bodyTools);
-  const Polygons& bed() const { return bed_; }
+  const Polygons& raft() const { return raft_; }
   bool towerHasRoom() const { return towerHasRoom_; }
 
  private:
@@ -70,7 +70,7 @@ class PrintBuilder {
     double bottom = 0, top = 0;
     std::ptrdiff_t partLayer = -1;     // in every part's plan, or −1
     std::ptrdiff_t supportLayer = -1;  // in SupportLayers, or −1
-    std::ptrdiff_t bedLayer = -1;      // counted from the plate, or −1
+    std::ptrdiff_t raftLayer = -1;     // counted from the plate, or −1
     int firstTool = 0, lastTool = 0;   // the filaments it begins and ends with
     std::vector<TowerSlab> slabs;
     std::vector<std::vector<std::size_t>>
@@ -109,7 +109,7 @@ class PrintBuilder {
   PrimeTower tower_;
   Vec2 towerCorner_ = Vec2::Zero();
   bool towerHasRoom_ = true;
-  Polygons bed_;               // outline
+  Polygons raft_;              // outline
   double floor_, lowest_ = 0;  // mm, what supports and the print stand on
   std::vector<Entry> entries_;
 };

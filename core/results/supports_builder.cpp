@@ -25,6 +25,8 @@ bool isLarge(const DemandSite& site) {
   return corners > most;
 }
 
+ColumnGrid gridOf(const Placement& placement) { return {placement.position.head<2>(), placement.turn.z()}; }
+
 // The steps of one neighbourhood, in order.
 class Neighbourhood {
  public:
@@ -85,9 +87,10 @@ class Neighbourhood {
     };
     shadows_.emplace_back(shadowsOf(part(p).marks), shadowsOf(part(p).clean));
     const auto& [marks, clean] = shadows_.back();
-    const auto demand = store_.getAside(
-        partDemand, {p, known.sections, known.overhangs, known.sites, marks, clean, resolved, out_.rules[p].support},
-        progress_);
+    const auto demand = store_.getAside(partDemand,
+                                        {p, known.sections, known.overhangs, known.sites, marks, clean, resolved,
+                                         out_.rules[p].support, gridOf(part(p).placement)},
+                                        progress_);
     out.resolved = resolved.value;
     out.shadows = marks.value;
     out.clean = clean.value;
@@ -222,11 +225,15 @@ PartResults sitesOfPart(Store& store, const Project& project, std::size_t p, con
   PartResults known{p, store.getAside(meshAnalysis, {part.mesh}, progress), {}, {}, {}, {}};
   known.placed = store.getAside(placedMesh, {part.mesh, part.placement}, progress);
   known.sections = store.getAside(partSections, {known.placed, layerRules(project.settings)}, progress);
-  known.overhangs = store.getAside(partOverhangs, {known.sections, rules.freeLean}, progress);
-  known.sites = store.getAside(
-      partSites,
-      {known.mesh, part.placement, known.placed, known.sections, known.overhangs, {rules.freeLean, rules.bridgeLimit}},
-      progress);
+  known.overhangs = store.getAside(partOverhangs, {known.sections, {rules.freeLean, rules.lineWidth}}, progress);
+  known.sites = store.getAside(partSites,
+                               {known.mesh,
+                                part.placement,
+                                known.placed,
+                                known.sections,
+                                known.overhangs,
+                                {rules.freeLean, rules.bridgeLimit, rules.lineWidth}},
+                               progress);
   return known;
 }
 

@@ -8,13 +8,13 @@
 
 namespace trellis {
 
-// steep walls lean out over the layer below by more than half their width; carried skins lie right over support.
+// steep walls lean out over the layer below by more than half their width; carried covers lie right over support.
 enum class Feature : std::uint8_t {
   wallOuter,
   wallInner,
   wallSteep,
-  skin,
-  skinCarried,
+  cover,
+  coverCarried,
   infill,
   bridge,
   supportBody,
@@ -24,7 +24,7 @@ enum class Feature : std::uint8_t {
   interfaceLower,
   hold,
   foot,
-  bed,
+  raft,
   skirt,
   brim,
   prime
@@ -34,8 +34,8 @@ enum class Feature : std::uint8_t {
 inline constexpr std::array<std::string_view, 18> featureNames = {"part.wall.outer",
                                                                   "part.wall.inner",
                                                                   "part.wall.steep",
-                                                                  "part.skin",
-                                                                  "part.skin.carried",
+                                                                  "part.cover",
+                                                                  "part.cover.carried",
                                                                   "part.infill",
                                                                   "part.bridge",
                                                                   "support.body",
@@ -45,14 +45,14 @@ inline constexpr std::array<std::string_view, 18> featureNames = {"part.wall.out
                                                                   "support.interface.lower",
                                                                   "support.hold",
                                                                   "support.foot",
-                                                                  "support.bed",
+                                                                  "support.raft",
                                                                   "skirt",
                                                                   "brim",
                                                                   "prime"};
 inline constexpr std::size_t featureCount = featureNames.size();
 
 inline std::string_view nameOf(Feature feature) { return featureNames[static_cast<std::size_t>(feature)]; }
-// Of pieces; a bed belongs to all that stands on it.
+// Of pieces; a raft belongs to all that stands on it.
 inline bool isSupport(Feature feature) { return feature >= Feature::supportBody && feature <= Feature::foot; }
 
 }  // namespace trellis

@@ -73,7 +73,7 @@ Overrides filament(const std::string& name) {
           {"filament2.soluble", dissolves},
           {"filament2.density", dissolves ? 1.22 : 1.45},
           {"filament2.price", dissolves ? 85.0 : 48.0},
-          {"filament2.nozzle_temperature", dissolves ? 205.0 : 230.0},
+          {"filament2.nozzle_heat", dissolves ? 205.0 : 230.0},
           {"filament2.speed", dissolves ? 25.0 : 40.0}};
 }
 

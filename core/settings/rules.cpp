@@ -54,7 +54,7 @@ SupportRules supportRules(const Settings& settings) {
   rules.lineWidth = settings.number("line.width");
   rules.layerHeight = settings.number("layer.height");
   rules.thickest = 0.8 * settings.number("nozzle.width");
-  if (settings.whole("support.bed.layers") > 0) rules.floor = -settings.number("support.bed.gap");
+  if (settings.whole("support.raft.layers") > 0) rules.floor = -settings.number("support.raft.gap");
   return rules;
 }
 
@@ -67,9 +67,9 @@ AdhesionRules adhesionRules(const Settings& settings) {
   rules.brimGap = settings.number("brim.gap");
   const std::string& side = settings.text("brim.side");
   rules.brimSide = side == "both" ? BrimSide::both : side == "inside" ? BrimSide::inside : BrimSide::outside;
-  rules.bedLayers = settings.whole("support.bed.layers");
-  rules.bedReach = settings.number("support.bed.reach");
-  rules.bedGap = settings.number("support.bed.gap");
+  rules.raftLayers = settings.whole("support.raft.layers");
+  rules.raftReach = settings.number("support.raft.reach");
+  rules.raftGap = settings.number("support.raft.gap");
   return rules;
 }
 
@@ -82,8 +82,8 @@ TowerRules towerRules(const Settings& settings) {
 int interfaceTool(const Settings& settings) { return settings.text("support.filament.interface") == "second" ? 1 : 0; }
 
 PartRules partRules(const Settings& settings) {
-  return {settings.number("line.width"), settings.whole("walls"), settings.whole("skin.top"),
-          settings.whole("skin.bottom"), settings.number("infill.density") / 100};
+  return {settings.number("line.width"), settings.whole("walls"), settings.whole("cover.top"),
+          settings.whole("cover.bottom"), settings.number("infill.density") / 100};
 }
 
 SupportPathRules supportPathRules(const Settings& settings) {
@@ -126,8 +126,8 @@ StabilityRules stabilityRules(const Settings& settings) {
   rules.adhesion = settings.number("filament.adhesion");
   rules.lineWidth = settings.number("line.width");
   if (settings.text("brim.side") != "inside") rules.spread = settings.number("brim.width");
-  if (settings.whole("support.bed.layers") > 0)
-    rules.spread = std::max(rules.spread, settings.number("support.bed.reach"));
+  if (settings.whole("support.raft.layers") > 0)
+    rules.spread = std::max(rules.spread, settings.number("support.raft.reach"));
   return rules;
 }
 
@@ -138,10 +138,13 @@ GcodeRules gcodeRules(const Settings& settings, double printHeight, std::vector<
   rules.start = settings.text("machine.start");
   rules.end = settings.text("machine.end");
   rules.toolChange = settings.text("machine.tool_change");
-  rules.temperatures = {fmt::format("{:g}", settings.number("filament.nozzle_temperature")),
-                        fmt::format("{:g}", settings.number("filament2.nozzle_temperature"))};
-  rules.values = {{"nozzle_temperature", fmt::format("{:g}", settings.number("filament.nozzle_temperature"))},
-                  {"bed_temperature", fmt::format("{:g}", settings.number("filament.bed_temperature"))},
+  rules.temperatures = {fmt::format("{:g}", settings.number("filament.nozzle_heat")),
+                        fmt::format("{:g}", settings.number("filament2.nozzle_heat"))};
+  rules.values = {{"nozzle_heat", fmt::format("{:g}", settings.number("filament.nozzle_heat"))},
+                  {"plate_heat", fmt::format("{:g}", settings.number("filament.plate_heat"))},
+                  // as machine's texts of old projects name them
+                  {"nozzle_temperature", fmt::format("{:g}", settings.number("filament.nozzle_heat"))},
+                  {"bed_temperature", fmt::format("{:g}", settings.number("filament.plate_heat"))},
                   {"height", fmt::format("{:.3f}", printHeight)}};
   rules.partNames = std::move(partNames);
   return rules;

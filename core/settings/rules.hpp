@@ -54,15 +54,15 @@ struct SupportRules {
   double layerHeight = 0.2;  // mm
   double thinnest = 0.05;    // mm, of any support layer
   double thickest = 0.32;    // mm, 0.8 × nozzle width
-  double floor = 0;          // mm, height of what supports stand on: the plate, or a bed less than 0
+  double floor = 0;          // mm, height of what supports stand on: the plate, or a raft less than 0
 };
 
 struct PartRules {
   double lineWidth = 0.45;  // mm
   int walls = 2;
-  int skinTop = 4, skinBottom = 3;  // layers
-  double infillDensity = 0.15;      // 0–1
-  double longestSpan = 9;           // mm a single line may run over nothing from hold to hold
+  int coverTop = 4, coverBottom = 3;  // layers
+  double infillDensity = 0.15;        // 0–1
+  double longestSpan = 9;             // mm a single line may run over nothing from hold to hold
 };
 
 enum class Pattern { lines, crossed, zigzag, concentric, none };  // none: walls alone
@@ -88,8 +88,8 @@ struct AdhesionRules {
   double skirtDistance = 5;             // mm of daylight
   double brimWidth = 0, brimGap = 0.1;  // mm
   BrimSide brimSide = BrimSide::outside;
-  int bedLayers = 0;
-  double bedReach = 4, bedGap = 0.2;  // mm past the outline; mm of daylight over it
+  int raftLayers = 0;
+  double raftReach = 4, raftGap = 0.2;  // mm past the outline; mm of daylight over it
 };
 
 struct TowerRules {
@@ -116,7 +116,7 @@ struct GcodeRules {
   MotionRules motion;
   double filamentDiameter = 1.75;             // mm
   std::string start, end, toolChange;         // with {named} values
-  std::array<std::string, 2> temperatures;    // °C, of each filament's nozzle: {nozzle_temperature} in the tool change
+  std::array<std::string, 2> temperatures;    // °C, of each filament's nozzle: {nozzle_heat} in the tool change
   std::map<std::string, std::string> values;  // what the names stand for
   std::vector<std::string> partNames;
 };
@@ -126,7 +126,7 @@ struct StabilityRules {
   double adhesion = 0.5;           // N/mm² that the plate holds in tension
   double push = 1;                 // N sideways at the nozzle
   double lineWidth = 0.45;         // mm: what is thinner than half of it is not printed, and nothing is printed thinner
-  double spread = 0;               // mm a brim or bed reaches past the part
+  double spread = 0;               // mm a brim or raft reaches past the part
   double deflectionAllowed = 0.2;  // mm
   double safetyFactorAllowed = 2;
 };

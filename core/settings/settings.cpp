@@ -51,6 +51,23 @@ bool fits(const SettingRow& row, const SettingValue& value) {
   return row.kind == SettingKind::number || *number == std::round(*number);
 }
 
+// What a setting of an old file is called now.
+std::string presentName(std::string_view key) {
+  static const std::vector<std::pair<std::string, std::string>> renamed{
+      {"skin.", "cover."},
+      {"support.bed.", "support.raft."},
+      {"speed.part.skin", "speed.part.cover"},
+      {"fan.part.skin", "fan.part.cover"},
+      {"speed.support.bed", "speed.support.raft"},
+      {"fan.support.bed", "fan.support.raft"},
+      {"filament.bed_temperature", "filament.plate_heat"},
+      {"filament.nozzle_temperature", "filament.nozzle_heat"},
+      {"filament2.nozzle_temperature", "filament2.nozzle_heat"}};
+  for (const auto& [old, now] : renamed)
+    if (key.starts_with(old)) return now + std::string(key.substr(old.size()));
+  return std::string(key);
+}
+
 }  // namespace
 
 const SettingRow& settingRow(std::string_view key) {
@@ -59,7 +76,8 @@ const SettingRow& settingRow(std::string_view key) {
     for (const SettingRow& row : settingsTable()) byKey[row.key] = &row;
     return byKey;
   }();
-  const auto found = rows.find(key);
+  auto found = rows.find(key);
+  if (found == rows.end()) found = rows.find(presentName(key));
   if (found == rows.end())
     throw Error(fmt::format("There is no setting called {}. meek-trellis-cli settings lists them all.", key));
   return *found->second;
@@ -117,7 +135,7 @@ void Settings::set(std::string_view key, const SettingValue& given) {
   if (given == settingRow(key).standard)
     reset(key);
   else
-    values_.insert_or_assign(std::string(key), given);
+    values_.insert_or_assign(settingRow(key).key, given);
 }
 
 Settings Settings::with(const Overrides& overrides) const {
@@ -127,7 +145,7 @@ Settings Settings::with(const Overrides& overrides) const {
 }
 
 void Settings::reset(std::string_view key) {
-  if (const auto found = values_.find(key); found != values_.end()) values_.erase(found);
+  if (const auto found = values_.find(settingRow(key).key); found != values_.end()) values_.erase(found);
 }
 
 bool Settings::isDefault(std::string_view key) const { return values_.find(key) == values_.end(); }

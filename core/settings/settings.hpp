@@ -35,7 +35,7 @@ struct SettingRow {
 const std::vector<SettingRow>& settingsTable();
 
 // Throws Error naming the key when there is no such setting.
-const SettingRow& settingRow(std::string_view key);
+const SettingRow& settingRow(std::string_view key);  // names of old files too
 
 // What differs from somebody else's values, by key.
 using Overrides = std::map<std::string, SettingValue, std::less<>>;

@@ -35,8 +35,8 @@ void addLayers(std::vector<SettingRow>& rows) {
   rows.push_back(number("line.width", "Line width", "mm", 0.2, 1.2, 0.45,
                         "Width of a printed line, a little over the nozzle's. Wider is stronger and coarser."));
   rows.push_back(whole("walls", "Walls", 1, 10, 2, "Lines around every outline. More are stronger and slower."));
-  rows.push_back(whole("skin.top", "Top skin", 0, 20, 4, "Solid layers under every upper surface."));
-  rows.push_back(whole("skin.bottom", "Bottom skin", 0, 20, 3, "Solid layers over every lower surface."));
+  rows.push_back(whole("cover.top", "Top cover", 0, 20, 4, "Solid layers under every upper surface."));
+  rows.push_back(whole("cover.bottom", "Bottom cover", 0, 20, 3, "Solid layers over every lower surface."));
   rows.push_back(number("infill.density", "Infill", "%", 0, 100, 15,
                         "How much of the inside is filled. More is stiffer; less curls less."));
   rows.push_back(
@@ -62,11 +62,11 @@ void addSupport(std::vector<SettingRow>& rows) {
                   true,
                   {},
                   "Whether any support is built. Marks are kept while it is off."});
-  rows.push_back(choice("support.source", "Where", {"overhangs", "floating", "decisions"}, "overhangs",
+  rows.push_back(choice("support.source", "Support under", {"overhangs", "floating", "decisions"}, "overhangs",
                         "What asks for support: everything that leans too far and your decisions; only what begins "
                         "in mid-air and your decisions; or your decisions alone."));
   rows.push_back(
-      choice("support.footing", "Footing", {"plate", "any"}, "any",
+      choice("support.footing", "May stand on", {"plate", "any"}, "any",
              "What support may stand on: the plate only, which leaves no scars on upper surfaces, or plate and part."));
   rows.push_back(number("support.free_lean", "Free lean", "°", 0, 89, 45,
                         "The greatest lean from vertical that prints without help. Higher asks for less support and "
@@ -145,21 +145,21 @@ void addSupport(std::vector<SettingRow>& rows) {
                        "Lowest layers that spread out on the plate, so that slender supports stay down."));
   rows.push_back(number("support.foot.spread", "Foot spread", "mm", 0, 10, 1,
                         "How far the lowest layer of a foot reaches past the support."));
-  rows.push_back(choice("support.filament.interface", "Interface", {"first", "second"}, "first",
+  rows.push_back(choice("support.filament.interface", "Interface filament", {"first", "second"}, "first",
                         "Which filament prints the interface. One that does not bond to the part's, or that water "
                         "takes away, lets the gap be 0."));
-  rows.push_back(choice("support.filament.body", "Body", {"auto", "first", "second"}, "auto",
+  rows.push_back(choice("support.filament.body", "Body filament", {"auto", "first", "second"}, "auto",
                         "Under an interface that dissolves, the first filament wherever the piece can be pulled out "
                         "whole and the second where only "
                         "water gets it out; or the first or second everywhere."));
-  rows.push_back(whole("support.bed.layers", "Bed layers", 0, 20, 0,
+  rows.push_back(whole("support.raft.layers", "Raft layers", 0, 20, 0,
                        "Solid layers under everything, reaching past its outline, that hold the corners of wide flat "
                        "parts down. Comes off with the support."));
-  rows.push_back(number("support.bed.reach", "Bed reach", "mm", 0, 40, 4,
-                        "How far the bed reaches past the outline. Farther holds corners down better."));
+  rows.push_back(number("support.raft.reach", "Raft reach", "mm", 0, 40, 4,
+                        "How far the raft reaches past the outline. Farther holds corners down better."));
   rows.push_back(
-      number("support.bed.gap", "Bed gap", "mm", 0, 1, 0.2,
-             "Daylight between the bed and what is printed on it. 0 bonds; about one layer comes off by hand."));
+      number("support.raft.gap", "Raft gap", "mm", 0, 1, 0.2,
+             "Daylight between the raft and what is printed on it. 0 bonds; about one layer comes off by hand."));
   rows.push_back(number("support.body.spacing", "Body spacing", "mm", 0, 10, 2.2,
                         "Daylight between the lines of the support's body. 2 to 2.5 mm is usual; over 3 mm the "
                         "interface sags between them."));
@@ -175,8 +175,8 @@ void addFeatures(std::vector<SettingRow>& rows) {
   const Row features[] = {{"part.wall.outer", "outer walls", 40, 100},
                           {"part.wall.inner", "inner walls", 60, 100},
                           {"part.wall.steep", "walls that lean out", 25, 100},
-                          {"part.skin", "skins", 60, 100},
-                          {"part.skin.carried", "skins right over support", 30, 100},
+                          {"part.cover", "covers", 60, 100},
+                          {"part.cover.carried", "covers right over support", 30, 100},
                           {"part.infill", "infill", 80, 80},
                           {"part.bridge", "bridges", 25, 100},
                           {"support.body", "support bodies", 70, 80},
@@ -186,7 +186,7 @@ void addFeatures(std::vector<SettingRow>& rows) {
                           {"support.graded", "graded layers", 60, 80},
                           {"support.hold", "holds", 40, 80},
                           {"support.foot", "feet of supports", 40, 50},
-                          {"support.bed", "the bed", 50, 50},
+                          {"support.raft", "rafts", 50, 50},
                           {"skirt", "the skirt", 40, 0},
                           {"brim", "the brim", 40, 0},
                           {"prime", "the prime tower", 60, 80}};
@@ -217,14 +217,13 @@ void addMachine(std::vector<SettingRow>& rows) {
       number("retract.speed", "Retraction speed", "mm/s", 1, 200, 35, "How fast it is pulled back and pushed again."));
   rows.push_back(
       number("retract.over", "Retract over", "mm", 0, 100, 3, "Shorter travels are made without retracting."));
-  rows.push_back(
-      text("machine.start", "Start G-code",
-           "M140 S{bed_temperature}\nM104 S{nozzle_temperature}\nG28\nM190 S{bed_temperature}\n"
-           "M109 S{nozzle_temperature}\nG92 E0",
-           "Printed before everything. {bed_temperature}, {nozzle_temperature} and {height} are filled in."));
+  rows.push_back(text("machine.start", "Start G-code",
+                      "M140 S{plate_heat}\nM104 S{nozzle_heat}\nG28\nM190 S{plate_heat}\n"
+                      "M109 S{nozzle_heat}\nG92 E0",
+                      "Printed before everything. {plate_heat}, {nozzle_heat} and {height} are filled in."));
   rows.push_back(text("machine.end", "End G-code", "M104 S0\nM140 S0\nM106 S0\nG91\nG1 Z5 F600\nG90\nG28 X0 Y0\nM84",
                       "Printed after everything, with the same values filled in."));
-  rows.push_back(text("machine.tool_change", "Tool change", "T{tool}\nM109 S{nozzle_temperature}",
+  rows.push_back(text("machine.tool_change", "Tool change", "T{tool}\nM109 S{nozzle_heat}",
                       "Printed when the other filament's turn comes; {tool} is 0 or 1. The nozzle has been lifted off "
                       "and pulled back."));
   rows.push_back(number("machine.tool_change_time", "Tool change takes", "s", 0, 300, 12, "For the time estimate."));
@@ -236,13 +235,14 @@ void addMachine(std::vector<SettingRow>& rows) {
   rows.push_back(number("filament.density", "Filament density", "g/cm³", 0.3, 10, 1.24, "For the grams."));
   rows.push_back(number("filament.price", "Price", "/kg", 0, 10000, 22, "For the money, in your own currency."));
   rows.push_back(number("filament.stiffness", "Stiffness", "N/mm²", 1, 100000, 2000,
-                        "Young's modulus across layers: how little a tall part gives way to the nozzle. From memory; a "
+                        "Young's modulus across layers: how little a tall part gives way to the nozzle. A usual "
+                        "figure, not measured on your filament; a "
                         "soft filament has a hundredth of it."));
-  rows.push_back(
-      number("filament.adhesion", "Hold on the plate", "N/mm²", 0.001, 100, 0.5,
-             "What the plate holds before the print comes off. From memory; less on a cold or greasy plate."));
-  rows.push_back(number("filament.nozzle_temperature", "Nozzle temperature", "°C", 0, 500, 210, "While printing."));
-  rows.push_back(number("filament.bed_temperature", "Bed temperature", "°C", 0, 200, 60, "While printing."));
+  rows.push_back(number("filament.adhesion", "Hold on the plate", "N/mm²", 0.001, 100, 0.5,
+                        "What the plate holds before the print comes off. A usual figure, not measured on your plate; "
+                        "less on a cold or greasy one."));
+  rows.push_back(number("filament.nozzle_heat", "Nozzle heat", "°C", 0, 500, 210, "While printing."));
+  rows.push_back(number("filament.plate_heat", "Plate heat", "°C", 0, 200, 60, "While printing."));
   rows.push_back(text("filament2.name", "Second filament", "Washaway", "Its name, for the G-code's head."));
   rows.push_back({"filament2.soluble",
                   SettingKind::yesNo,
@@ -253,18 +253,19 @@ void addMachine(std::vector<SettingRow>& rows) {
                   true,
                   {},
                   "Whether the second filament dissolves in water."});
-  rows.push_back(number("filament2.density", "Its density", "g/cm³", 0.3, 10, 1.22, "For the grams."));
-  rows.push_back(number("filament2.price", "Its price", "/kg", 0, 10000, 85, "For the money, in your own currency."));
-  rows.push_back(number("filament2.nozzle_temperature", "Its temperature", "°C", 0, 500, 205, "While printing."));
-  rows.push_back(number("filament2.speed", "Its top speed", "mm/s", 1, 500, 25,
+  rows.push_back(number("filament2.density", "Second: density", "g/cm³", 0.3, 10, 1.22, "For the grams."));
+  rows.push_back(
+      number("filament2.price", "Second: price", "/kg", 0, 10000, 85, "For the money, in your own currency."));
+  rows.push_back(number("filament2.nozzle_heat", "Second: nozzle heat", "°C", 0, 500, 205, "While printing."));
+  rows.push_back(number("filament2.speed", "Second: top speed", "mm/s", 1, 500, 25,
                         "The most any line is printed at with it. Soluble filaments are slow: common practice."));
 }
 
-// Layers, speeds, the machine and the filament are the plate's; walls, skins, infill and supports may be a
+// Layers, speeds, the machine and the filament are the plate's; walls, covers, infill and supports may be a
 // part's own.
 bool isPerPart(const std::string& key) {
-  return key == "walls" || key.starts_with("skin.") || key.starts_with("infill.") ||
-         (key.starts_with("support.") && !key.starts_with("support.bed."));
+  return key == "walls" || key.starts_with("cover.") || key.starts_with("infill.") ||
+         (key.starts_with("support.") && !key.starts_with("support.raft."));
 }
 
 }  // namespace

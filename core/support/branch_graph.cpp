@@ -286,9 +286,10 @@ class Grower {
   void thicken() {
     std::vector<BranchNode>& nodes = grove_.nodes;
     std::vector<double> load(nodes.size(), 0), gradual(nodes.size(), neckRadius(rules_));
-    for (const std::uint32_t top : grove_.tops) load[top] += 1;
+    for (std::size_t t = 0; t < tips_.size(); ++t) load[grove_.tops[t]] += !tips_[t].ghost;
     for (std::size_t k = 0; k < nodes.size(); ++k) {
       BranchNode& node = nodes[k];
+      if (load[k] == 0) continue;
       node.top = std::max(node.top, node.at.z() - rules_.floor);
       if (node.tip == BranchNode::none)
         node.radius = std::min(gradual[k], branchRadius(node.top, node.at.z() - rules_.floor, load[k], rules_));
@@ -304,6 +305,22 @@ class Grower {
       if (nodes[k].below != BranchNode::none && nodes[k].tip == BranchNode::none)
         nodes[k].radius = std::min(nodes[k].radius, nodes[nodes[k].below].radius +
                                                         thinning * (nodes[k].at.z() - nodes[nodes[k].below].at.z()));
+    prune(load);
+  }
+
+  // Without what carries nothing but ghosts.
+  void prune(const std::vector<double>& load) {
+    std::vector<std::uint32_t> place(load.size(), BranchNode::none);
+    std::vector<BranchNode> kept;
+    for (std::size_t k = 0; k < load.size(); ++k) {
+      if (load[k] == 0) continue;
+      place[k] = static_cast<std::uint32_t>(kept.size());
+      kept.push_back(grove_.nodes[k]);
+    }
+    for (BranchNode& node : kept)
+      if (node.below != BranchNode::none) node.below = place[node.below];
+    for (std::uint32_t& top : grove_.tops) top = place[top];
+    grove_.nodes = std::move(kept);
   }
 
   // What ends on the floor spreads evenly over the height of a foot, however few nodes that has; short branches less.

@@ -22,7 +22,7 @@ struct BranchNode {
 // The branches of all sites that share rules.
 struct BranchGraph {
   std::vector<BranchNode> nodes;    // each after those that lie on it
-  std::vector<std::uint32_t> tops;  // of each tip, its node
+  std::vector<std::uint32_t> tops;  // of each tip, its node; none of a ghost
 };
 
 // Tips go straight down until they are clear of what they carry. From there on branches descend level by level
@@ -32,7 +32,8 @@ struct BranchGraph {
 // Digital Fabrication" (2014), here with ways known beforehand to lead around the part and with branches that have
 // momentum. Radii: the load's as in R. Schmidt, N. Umetani, "Branching Support Structures for 3D Printing" (2014) only
 // in that they thicken downward; exponent and taper are our own. Where no way leads down, a branch goes straight to
-// whatever is below.
+// whatever is below. Ghosts grow with the others and are pruned at the end, so that taking one branch away moves no
+// other.
 BranchGraph growBranchGraph(const std::vector<Tip>& tips, const Reachability& ways, const SupportRules& rules,
                             const Progress& progress);
 

@@ -11,12 +11,18 @@ namespace trellis {
 
 namespace {
 
-constexpr double eps = 1e-7;  // mm
+constexpr double eps = 1e-7;        // mm
+constexpr double rough = 0.06;      // mm by which the border of what is carried may lie off that of what is refused
+constexpr double widestNotch = 20;  // mm across, of a hole or a bay that a decision cuts into a support
 
 class ColumnBuilder {
  public:
   ColumnBuilder(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules)
-      : site_(site), obstacles_(obstacles), rules_(rules), clearance_(site, obstacles, rules) {}
+      : site_(site), obstacles_(obstacles), rules_(rules), clearance_(site, obstacles, rules) {
+    if (rules.outline == Outline::squared) return;  // columns stand apart already
+    for (const Polygons& layer : site.uncut.cut) cut_.insert(cut_.end(), layer.begin(), layer.end());
+    if (!cut_.empty()) cut_ = grow(unite(cut_), rules.lineWidth / 2 + rough);
+  }
 
   Column build(const std::vector<Polygons>& noLanding, const Tree* tree, const Progress& progress) {
     isTree_ = tree != nullptr;
@@ -119,6 +125,7 @@ class ColumnBuilder {
       return part;
     };
     divided_.body = reach;
+    if (!cut_.empty() && !isTree_) divided_.notches = notchesIn(reach);
     if (uses_.hasInterface) {
       divided_.interface = withRim(taken(divided_.body, uses_.deep), reach);
       divided_.body = withoutSpecks(subtract(reach, divided_.interface), 0.01);
@@ -128,6 +135,13 @@ class ColumnBuilder {
       divided_.body = withoutSpecks(subtract(divided_.body, divided_.lower), 0.01);
     }
     if (uses_.hasGraded) divided_.graded = taken(divided_.body, uses_.deeper);
+  }
+
+  // Holes and bays that decisions cut into what stands. Walls along them would take more filament than the cut saves,
+  // and what stands around keeps its outer walls.
+  Polygons notchesIn(const Polygons& reach) const {
+    const Polygons filled = simplified(closed(reach, widestNotch / 2), rough / 2);
+    return withoutSpecks(intersect(subtract(filled, grow(reach, -rough)), cut_), 0.01);
   }
 
   // The interface takes half a line of what is beside it: where it is thin, or ragged from layer to layer, no line
@@ -166,6 +180,7 @@ class ColumnBuilder {
   bool isTree_ = false;
   Uses uses_, dividedUses_;
   Polygons dividedReach_;
+  Polygons cut_;  // in plan, what is refused, and a little around it
   ColumnSlab divided_;
 };
 

@@ -18,6 +18,7 @@ struct ColumnSlab {
   Polygons foot = {};          // the spread-out lowest layers on the plate
   Polygons ties = {};          // of a hold, as open lines
   Polygons branch = {};        // of a tree, instead of body
+  Polygons notches = {};       // beside the others, where decisions cut into it: no wall is needed along those
 };
 
 // Which use each of a slab's areas is; where slabs meet, the later wins.

@@ -25,7 +25,10 @@ class Letting {
         rules_(rules),
         clearance_(clearance),
         ground_{obstacles, noLanding, rules, clearance},
-        slender_(slender) {}
+        slender_(slender),
+        denied_(deniedTo(site, rules.lineWidth)) {
+    if (isSquared()) findTiles();
+  }
 
   Descent run(const std::vector<double>& heights, const Progress& progress) {
     descent_ = begin(site_, ground_);
@@ -69,6 +72,10 @@ class Letting {
 
   // Grown to at least two lines where it is thinner, closed over slits of less than one line.
   Polygons printable(const Polygons& reach) const {
+    return denied_.empty() ? madePrintable(reach) : subtract(madePrintable(reach), denied_);
+  }
+
+  Polygons madePrintable(const Polygons& reach) const {
     const double w = rules_.lineWidth;
     const Polygons result = closed(reach, w / 2);
     const Polygons thin = thinnerThan(2 * w, result);
@@ -81,27 +88,31 @@ class Letting {
                          rules_.lineWidth * rules_.lineWidth / 20);
   }
 
-  // What is built for demand: more where a prop has its width, or columns are square.
-  Polygons wide(const Polygons& fresh) const {
-    Polygons all = site_.minimumFootprint.empty() ? fresh : unite(fresh, site_.minimumFootprint);
-    return rules_.outline == Outline::squared && !site_.isHold() ? cellsTouched(all, rules_.columnSize) : all;
+  // Square columns, of all but props and holds: those are as wide as they say.
+  bool isSquared() const {
+    return rules_.outline == Outline::squared && site_.minimumFootprint.empty() && !site_.isHold();
   }
 
-  // The squares of a grid over the plate that a region touches.
-  static Polygons cellsTouched(const Polygons& region, double size) {
-    Polygons cells;
-    const Box2 box = boundsOf(region);
-    for (double x = std::floor(box.min().x() / size) * size; x < box.max().x(); x += size)
-      for (double y = std::floor(box.min().y() / size) * size; y < box.max().y(); y += size) {
-        const Polygons cell = rectangle({Vec2(x, y), Vec2(x + size, y + size)});
-        if (!withoutSpecks(intersect(cell, region), 1e-3).empty()) cells.push_back(cell.front());
-      }
-    return unite(cells);
+  void findTiles() {
+    Polygons all;
+    for (const Polygons& layer : site_.layers) all.insert(all.end(), layer.begin(), layer.end());
+    tiles_ = tilesToBuild(site_.grid, rules_, unite(all));
+  }
+
+  // What is built for demand: more where a prop has its width, or columns are square.
+  Polygons wide(const Polygons& fresh) const {
+    if (!isSquared()) return site_.minimumFootprint.empty() ? fresh : unite(fresh, site_.minimumFootprint);
+    Polygons columns;
+    for (const Tile& tile : tilesMeeting(site_.grid, rules_, fresh))
+      if (std::binary_search(tiles_.begin(), tiles_.end(), tile))
+        for (const Polygon& column : subtract(columnOf(site_.grid, rules_, tile), denied_)) columns.push_back(column);
+    return columns;
   }
 
   // Fresh demand joins what is let down already and is made printable: by itself where it begins, and together with
   // what is near where it widens a slope by a step.
   Polygons joined(const Polygons& reach, const Polygons& fresh) {
+    if (isSquared() || !site_.minimumFootprint.empty()) return unite(reach, fresh);
     Polygons all = reach, steps;
     for (const Polygons& piece : components(fresh)) {
       const bool begins = reach.empty() || !meet(reach, piece, 0.01);
@@ -145,6 +156,8 @@ class Letting {
   const SlenderColumns* slender_;
   Descent descent_;
   Polygons rim_;
+  Polygons denied_;          // in plan
+  std::vector<Tile> tiles_;  // of squared columns, ascending
   std::size_t freshLayers_ = 0;
 };
 
@@ -163,6 +176,11 @@ Descent descendColumn(const DemandSite& site, const Obstacles& obstacles, const 
   if (site.isHold() || !mayBeSlender(descent.steps)) return descent;
   const SlenderColumns slender(descent.steps, rules, progress);
   if (!slender.any()) return descent;
+  if (rules.outline == Outline::squared) {  // which would widen into one another
+    descent.slenderHeight = slender.worstHeight();
+    descent.slenderWidth = slender.worstWidth();
+    return descent;
+  }
   descent = Letting(site, obstacles, noLanding, rules, clearance, &slender).run(heights, progress);
   if (mayBeSlender(descent.steps)) {
     const SlenderColumns left(descent.steps, rules, progress);
@@ -175,7 +193,7 @@ Descent descendColumn(const DemandSite& site, const Obstacles& obstacles, const 
 double spreadOf(const SupportRules& rules, double highest) {
   if (rules.structure == Structure::tree) return highest;  // a branch may reach anywhere below
   return 2 * rules.lineWidth + roughness + rules.footSpread + highest * leastSteadiness / 2 +
-         (rules.outline == Outline::squared ? rules.columnSize : 0);
+         (rules.outline == Outline::squared ? tilePitch(rules) : 0);
 }
 
 }  // namespace trellis

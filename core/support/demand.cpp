@@ -17,6 +17,14 @@ constexpr double touching = 0.02;  // mm; neighbours in a slope share an outline
 
 void append(Polygons& to, const Polygons& more) { to.insert(to.end(), more.begin(), more.end()); }
 
+// How far from a site refused surface is of concern to it, mm: tips are placed as if it were there, column by column a
+// tile is cut by it, and close outlines keep half a line from it.
+constexpr double farthestRefusal = 15;
+double refusalReach(const SupportRules& rules) {
+  if (rules.structure == Structure::tree) return farthestRefusal;
+  return rules.outline == Outline::squared ? tilePitch(rules) : 4 * rules.lineWidth;
+}
+
 // Of a layer's stretches, those of the sites that a question picks.
 template <typename Which>
 Polygons regionsOf(const Asked& asked, std::size_t layer, const Which& which) {
@@ -29,9 +37,13 @@ Polygons regionsOf(const Asked& asked, std::size_t layer, const Which& which) {
 
 Polygons proposal(const Asked& asked, std::size_t layer) {
   if (asked.source == Source::decisions) return {};
-  if (asked.source == Source::floating) return asked.overhangs.floating[layer];
-  const Polygons bridged = regionsOf(asked, layer, [&](std::size_t s) { return asked.sites.list[s].bridge; });
-  return bridged.empty() ? asked.overhangs.demand[layer] : subtract(asked.overhangs.demand[layer], bridged);
+  const Polygons& all =
+      asked.source == Source::floating ? asked.overhangs.floating[layer] : asked.overhangs.demand[layer];
+  const Polygons let = regionsOf(asked, layer, [&](std::size_t s) {
+    const Site& site = asked.sites.list[s];
+    return asked.source == Source::floating ? site.siteClass != SiteClass::proper : !site.isProposed();
+  });
+  return let.empty() || all.empty() ? all : subtract(all, let);
 }
 
 Polygons takenAway(Polygons wanted, const Polygons& region) {
@@ -51,8 +63,8 @@ Polygons zoned(const Asked& asked, std::size_t layer, Polygons wanted) {
   return wanted;
 }
 
-// What all decisions together want of a layer, clean faces aside.
-Polygons wantedOf(const Asked& asked, std::size_t i) {
+// What all decisions together want of a layer, clean faces aside; or would, without blocking marks.
+Polygons wantedOf(const Asked& asked, std::size_t i, bool cut = true) {
   Polygons wanted = zoned(asked, i, proposal(asked, i));
   const auto chosen = [&](Choice choice) {
     return regionsOf(asked, i, [&](std::size_t s) {
@@ -62,7 +74,7 @@ Polygons wantedOf(const Asked& asked, std::size_t i) {
   wanted = takenAway(std::move(wanted), chosen(Choice::block));
   wanted = added(std::move(wanted), chosen(Choice::enforce));
   for (const ResolvedProp& prop : asked.resolved.props) wanted = added(std::move(wanted), prop.demand[i]);
-  wanted = takenAway(std::move(wanted), asked.marks.blocked[i]);
+  if (cut) wanted = takenAway(std::move(wanted), asked.marks.blocked[i]);
   if (!asked.marks.enforced[i].empty())
     wanted = unite(wanted, intersect(asked.overhangs.layerDifference[i], asked.marks.enforced[i]));
   return wanted;
@@ -84,7 +96,7 @@ class Divider {
       : asked_(asked), rules_(rules), progress_(progress) {}
 
   std::vector<DemandSite> all() {
-    rest_ = findDemand(asked_, progress_);
+    wanted_ = rest_ = findDemand(asked_, progress_);
     for (std::size_t k = 0; k < asked_.resolved.props.size(); ++k)
       buildApart({CauseKind::prop, asked_.part, k}, asked_.resolved.props[k]);
     std::map<std::size_t, std::vector<std::size_t>> ownSites;  // by their settings
@@ -101,6 +113,7 @@ class Divider {
       if (const ResolvedZone& zone = asked_.resolved.zones[z]; zone.rules != asked_.part && zone.as == ZoneAs::enforce)
         takeOut({CauseKind::zone, asked_.part, z}, zone.demand, zone.rules, {});
     divideRest();
+    noteRefused();
     addHolds();
     return std::move(result_);
   }
@@ -169,6 +182,75 @@ class Divider {
     for (const auto& [cause, sum] : sums) site.contacts.push_back({cause, sum});
   }
 
+  // What decisions keep from being carried, of each layer: blocked surface, and surface that is to be chosen and was
+  // not.
+  Polygons refusedIn(std::size_t i) const {
+    Polygons against = regionsOf(asked_, i, [&](std::size_t s) {
+      return s < asked_.resolved.sites.size() && asked_.resolved.sites[s].choice == Choice::block;
+    });
+    append(against, asked_.marks.blocked[i]);
+    append(against, asked_.clean.blocked[i]);
+    for (const ResolvedZone& zone : asked_.resolved.zones)
+      if (zone.as != ZoneAs::enforce) append(against, zone.within[i]);
+    Polygons refused = against.empty() ? against : intersect(asked_.overhangs.layerDifference[i], unite(against));
+    if (asked_.source != Source::overhangs) append(refused, asked_.overhangs.demand[i]);
+    return refused.empty() ? refused : withoutSpecks(subtract(unite(refused), wanted_[i]), smallest);
+  }
+
+  // What blocking marks take away of a layer.
+  Polygons cutIn(std::size_t i) const {
+    if (asked_.marks.blocked[i].empty()) return {};
+    const Polygons uncut = takenAway(wantedOf(asked_, i, false), asked_.clean.blocked[i]);
+    return withoutSpecks(subtract(uncut, wanted_[i]), smallest);
+  }
+
+  // Each site has what is refused near it, so that a decision elsewhere changes nothing of it.
+  void noteRefused() {
+    std::vector<std::vector<Polygons>> refused(wanted_.size());
+    parallelLayers(refused.size(), progress_, [&](std::size_t i) {
+      if (!asked_.overhangs.layerDifference[i].empty()) refused[i] = components(refusedIn(i));
+    });
+    parallelFor(result_.size(), progress_, [&](std::size_t k) {
+      DemandSite& site = result_[k];
+      Box2 box;
+      for (const Polygons& layer : site.layers) box.extend(boundsOf(layer));
+      const double reach = site.rules == asked_.part ? refusalReach(rules_) : farthestRefusal;
+      box = Box2(box.min().array() - reach, box.max().array() + reach);
+      for (std::size_t l = 0; l < site.layers.size(); ++l)
+        for (const Polygons& piece : refused[site.lowest + l])
+          if (boundsOf(piece).intersects(box)) {
+            site.refused.resize(site.layers.size());
+            append(site.refused[l], intersect(piece, rectangle(box)));
+          }
+      site.grid = asked_.grid;
+    });
+    noteUncut();
+  }
+
+  void noteUncut() {
+    std::vector<Polygons> cut(wanted_.size()), whole(wanted_.size());
+    parallelLayers(cut.size(), progress_, [&](std::size_t i) {
+      cut[i] = cutIn(i);
+      whole[i] = cut[i].empty() ? wanted_[i] : unite(wanted_[i], cut[i]);
+    });
+    if (std::all_of(cut.begin(), cut.end(), [](const Polygons& layer) { return layer.empty(); })) return;
+    for (const DemandSite& all : connectDemand(asked_.part, whole, asked_.overhangs, progress_)) {
+      Uncut uncut{all.lowest, all.layers, std::vector<Polygons>(all.layers.size()), true};
+      bool any = false;
+      for (std::size_t k = 0; k < all.layers.size(); ++k) {
+        uncut.cut[k] = intersect(cut[all.lowest + k], all.layers[k]);
+        any = any || !uncut.cut[k].empty();
+      }
+      if (!any) continue;
+      for (DemandSite& site : result_) {
+        if (site.isHold() || site.lowest < all.lowest || site.lowest > all.highest()) continue;
+        if (!contains(all.layers[site.lowest - all.lowest], site.layers.front().front().front())) continue;
+        site.uncut = uncut;
+        uncut.first = false;
+      }
+    }
+  }
+
   void addHolds() {
     const bool any = std::any_of(asked_.marks.walls.begin(), asked_.marks.walls.end(),
                                  [](const Polygons& lines) { return !lines.empty(); });
@@ -191,7 +273,7 @@ class Divider {
   const Asked& asked_;
   const SupportRules& rules_;
   const Progress& progress_;
-  std::vector<Polygons> rest_;
+  std::vector<Polygons> wanted_, rest_;
   std::vector<DemandSite> result_;
 };
 
@@ -246,6 +328,14 @@ std::vector<DemandSite> connectDemand(std::size_t part, const std::vector<Polygo
   for (auto& [lowest, site] : sites) result.push_back(std::move(site));
   parallelFor(result.size(), progress, [&](std::size_t s) { noteBeyondLean(result[s], overhangs); });
   return result;
+}
+
+Polygons deniedTo(const DemandSite& site, double lineWidth) {
+  Polygons refused, carried;
+  for (const Polygons& layer : site.refused) append(refused, layer);
+  if (refused.empty()) return {};
+  for (const Polygons& layer : site.layers) append(carried, layer);
+  return subtract(unite(refused), grow(unite(carried), lineWidth / 2));
 }
 
 std::vector<DemandSite> demandOf(const Asked& asked, const SupportRules& rules, const Progress& progress) {

@@ -127,6 +127,8 @@ void fillDraft(Draft& draft) {
         std::vector<std::size_t> sites = sitesIn(component, draft, slabs, which);
         const Box2 box = boundsOf(component);
         Polygons beside = kind == RegionKind::body || kind == RegionKind::graded ? reachingTo(box, taken) : Polygons{};
+        for (const ColumnSlab* slab : slabs)
+          for (Polygon& notch : reachingTo(box, slab->notches)) beside.push_back(std::move(notch));
         draft.regions.push_back({kind, std::move(component), std::move(beside), box, std::move(sites), rules});
       }
       taken.insert(taken.end(), all.begin(), all.end());

@@ -73,10 +73,10 @@ void addLid(std::vector<SolidVertex>& out, const Polygons& lid, double z, const 
 
 }  // namespace
 
-SupportSolid solidOf(const SupportLayers& layers, const Trees& trees, const SupportLayer& bed,
+SupportSolid solidOf(const SupportLayers& layers, const Trees& trees, const SupportLayer& raft,
                      const Progress& progress) {
   std::vector<Stretch> stretches = findStretches(layers, TipZones(trees));
-  for (const PieceRegion& region : bed.regions) stretches.push_back({bed.bottom, bed.top, &region});
+  for (const PieceRegion& region : raft.regions) stretches.push_back({raft.bottom, raft.top, &region});
   std::map<long long, Polygons> standing;  // by height: what begins there
   for (const Stretch& stretch : stretches) {
     Polygons& here = standing[std::llround(stretch.bottom * 1e6)];

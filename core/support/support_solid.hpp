@@ -17,10 +17,10 @@ struct SupportSolid {
 };
 
 // Branches as smooth tubes, and walls of every other region, those that stay the same from layer to layer as one, and
-// lids where nothing stands on a region; bed is one layer more under everything. Outlines are simplified to 0.08 mm, so
-// it is for the eye only.
+// lids where nothing stands on a region; raft is one layer more under everything. Outlines are simplified to 0.08 mm,
+// so it is for the eye only.
 SupportSolid solidOf(const SupportLayers& layers, const std::vector<std::shared_ptr<const Tree>>& trees,
-                     const SupportLayer& bed, const Progress& progress);
+                     const SupportLayer& raft, const Progress& progress);
 
 // As a mesh, three vertices a triangle in the same order, to point at.
 MeshPtr surfaceOf(const SupportSolid& solid);

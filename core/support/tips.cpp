@@ -15,10 +15,13 @@ constexpr double pitch = 0.3;      // mm between places of the lattice
 constexpr double touching = 0.01;  // mm; nearer than this it begins on something
 constexpr double smallest = 0.02;  // mm²; less demand than this prints nothing
 
+enum class Whose : std::uint8_t { own, others, blocked };
+
 struct Place {
   Vec2 at;
   double top;  // mm, of the support right under it
   bool border = false, served = false;
+  Whose whose = Whose::own;
 };
 
 class Placer {
@@ -28,28 +31,67 @@ class Placer {
 
   std::vector<Tip> place(const Progress& progress) {
     Clearance clearance(site_, obstacles_, rules_);
-    std::vector<std::pair<Polygons, double>> layers;  // what can be carried, and the top of the support right under it
-    for (std::size_t k = 0; k < site_.layers.size(); ++k) {
+    std::vector<Carried> layers;
+    const bool isCut = !site_.uncut.layers.empty();
+    const std::size_t lowest = isCut ? site_.uncut.lowest : site_.lowest;
+    for (std::size_t k = 0; k < (isCut ? site_.uncut.layers : site_.layers).size(); ++k) {
       progress.check();
-      const double top = obstacles_.plan.spans[site_.lowest + k].bottom - rules_.gapAbove;
+      const double top = obstacles_.plan.spans[lowest + k].bottom - rules_.gapAbove;
       if (top - rules_.floor < rules_.thinnest - 1e-7) continue;
-      layers.emplace_back(withoutSpecks(clearance.clearOfPart(site_.layers[k], top - rules_.thinnest, top), smallest),
-                          top);
-      forEachInside(layers.back().first, pitch,
-                    [&](long x, long y) { add(Vec2(static_cast<double>(x), static_cast<double>(y)) * pitch, top); });
+      const auto clear = [&](const Polygons& region) {
+        return withoutSpecks(clearance.clearOfPart(region, top - rules_.thinnest, top), smallest);
+      };
+      const bool hasOwn = lowest + k >= site_.lowest && lowest + k <= site_.highest();
+      const Polygons own = hasOwn ? site_.layers[lowest + k - site_.lowest] : Polygons{};
+      Carried layer{clear(isCut ? site_.uncut.layers[k] : own), isCut ? own : Polygons{},
+                    isCut ? site_.uncut.cut[k] : Polygons{}, isCut, top};
+      forEachInside(layer.whole, pitch,
+                    [&](long x, long y) { add(Vec2(static_cast<double>(x), static_cast<double>(y)) * pitch, layer); });
+      layers.push_back(std::move(layer));
     }
-    for (const auto& [region, top] : layers) addThin(region, top);
+    for (const Carried& layer : layers) addThin(layer);
     for (Place& place : places_) place.border = isBorder(place);
-    serve(true, radius_ + rules_.lineWidth);
-    serve(false, radius_ + rules_.tipSpacing / 2);
-    for (const auto& [region, top] : layers) carryStarts(region, top);
+    serveAll();
+    for (const Carried& layer : layers) carryStarts(layer.whole, layer.top);
+    if (isCut) leaveOutOthers();
     return std::move(tips_);
   }
 
  private:
+  struct Carried {
+    Polygons whole;  // what can be carried, or could if it were not blocked
+    Polygons own;    // of that the site's, where something is blocked
+    Polygons cut;    // and what is
+    bool isCut;
+    double top;  // mm, of the support right under it
+  };
+
+  // First the border, then what lies within.
+  void serveAll() {
+    serve(true, radius_ + rules_.lineWidth);
+    serve(false, radius_ + rules_.tipSpacing / 2);
+  }
+
+  // Tips of other sites that are left of the same region are theirs; blocked ones are told once, as ghosts. What only
+  // those served is bare again.
+  void leaveOutOthers() {
+    blockedAreServed_ = true;
+    for (Place& place : places_) place.served = place.whose != Whose::own;
+    std::vector<Tip> kept;
+    for (std::size_t t = 0; t < tips_.size(); ++t) {
+      const Whose whose = places_[centres_[t]].whose;
+      if (whose == Whose::own) markServed(centres_[t]);
+      tips_[t].ghost = whose == Whose::blocked;
+      if (whose == Whose::own || (whose == Whose::blocked && site_.uncut.first)) kept.push_back(tips_[t]);
+    }
+    tips_ = std::move(kept);
+    serveAll();
+  }
+
   // Where a region is so thin that the lattice passes it by, places lie along its outlines.
-  void addThin(const Polygons& region, double top) {
-    for (const Polygon& outline : region)
+  void addThin(const Carried& layer) {
+    const double top = layer.top;
+    for (const Polygon& outline : layer.whole)
       for (std::size_t i = 0; i < outline.size(); ++i) {
         const Vec2 from = toMm(outline[i]), way = toMm(outline[i + 1 < outline.size() ? i + 1 : 0]) - from;
         const int steps = std::max(1, static_cast<int>(way.norm() / pitch));
@@ -57,7 +99,7 @@ class Placer {
           const Vec2 at = from + way * k / steps;
           bool known = false;
           forNear(at, top, pitch, [&](std::size_t) { known = true; });
-          if (!known) add(at, top);
+          if (!known) add(at, layer);
         }
       }
   }
@@ -89,9 +131,13 @@ class Placer {
     return obstacles_.sections[layer > 0 ? layer - 1 : 0];
   }
 
-  void add(const Vec2& at, double top) {
+  void add(const Vec2& at, const Carried& layer) {
     cells_[cellOf(at)].push_back(places_.size());
-    places_.push_back({at, top});
+    places_.push_back({at, layer.top});
+    if (layer.isCut)
+      places_.back().whose = contains(layer.own, toPoint(at))   ? Whose::own
+                             : contains(layer.cut, toPoint(at)) ? Whose::blocked
+                                                                : Whose::others;
   }
 
   static constexpr double cell = 1;  // mm
@@ -130,6 +176,7 @@ class Placer {
       std::size_t best = k;
       int most = -1;
       forNear(places_[k].at, places_[k].top, reach, [&](std::size_t candidate) {
+        if (blockedAreServed_ && places_[candidate].whose != Whose::own) return;
         int gained = 0;
         forNear(places_[candidate].at, places_[candidate].top, reach,
                 [&](std::size_t other) { gained += !places_[other].served && (!border || places_[other].border); });
@@ -145,7 +192,7 @@ class Placer {
   // Marks what a tip serves by either measure.
   void put(std::size_t centre) {
     const Place& place = places_[centre];
-    Tip tip{place.at, radius_, place.top, place.top, Vec3::Zero()};
+    Tip tip{place.at, radius_, place.top, place.top, Vec3::Zero(), false};
     std::vector<std::size_t> carried;
     forNear(tip.at, place.top, radius_, [&](std::size_t k) { carried.push_back(k); });
     for (const std::size_t k : carried) {
@@ -153,12 +200,18 @@ class Placer {
       tip.low = std::min(tip.low, places_[k].top);
     }
     tip.neck = neckOf(tip, carried);
-    forNear(tip.at, place.top, radius_ + rules_.tipSpacing / 2, [&](std::size_t k) {
+    tips_.push_back(tip);
+    centres_.push_back(centre);
+    markServed(centre);
+  }
+
+  void markServed(std::size_t centre) {
+    const Place& place = places_[centre];
+    forNear(place.at, place.top, radius_ + rules_.tipSpacing / 2, [&](std::size_t k) {
       const double reach = places_[k].border ? radius_ + rules_.lineWidth : radius_ + rules_.tipSpacing / 2;
-      places_[k].served = places_[k].served || (places_[k].at - tip.at).norm() <= reach;
+      places_[k].served = places_[k].served || (places_[k].at - place.at).norm() <= reach;
     });
     places_[centre].served = true;
-    tips_.push_back(tip);
   }
 
   // In the middle of the lowest places, and so low that everything is reached from there.
@@ -185,6 +238,8 @@ class Placer {
   std::vector<Place> places_;
   std::unordered_map<long, std::vector<std::size_t>> cells_;
   std::vector<Tip> tips_;
+  std::vector<std::size_t> centres_;  // of the tips, as places
+  bool blockedAreServed_ = false;
 };
 
 }  // namespace

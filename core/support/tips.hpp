@@ -20,6 +20,7 @@ struct Tip {
   double radius = 0;        // mm
   double top = 0, low = 0;  // mm, of the highest and the lowest support right under demand
   Vec3 neck = Vec3::Zero();
+  bool ghost = false;  // under what a mark blocks: the others stand as if it were there, and it is not built
 };
 
 // No place of demand that can be carried is farther from a rim than half the tip spacing, and no place near the border

@@ -144,15 +144,16 @@ class Branches {
 
 Tree shareOf(const BranchGraph& grove, const std::vector<Tip>& tips, std::size_t first, std::size_t count,
              const std::vector<double>& heights) {
-  Tree tree{
-      {tips.begin() + static_cast<std::ptrdiff_t>(first), tips.begin() + static_cast<std::ptrdiff_t>(first + count)},
-      {},
-      heights};
-  std::vector<std::uint32_t> place(grove.nodes.size(), BranchNode::none);
-  for (std::size_t k = 0; k < count; ++k)
-    for (std::uint32_t node = grove.tops[first + k]; node != BranchNode::none && place[node] == BranchNode::none;
+  Tree tree{{}, {}, heights};
+  std::vector<std::uint32_t> place(grove.nodes.size(), BranchNode::none), tipPlace(tips.size(), BranchNode::none);
+  for (std::size_t k = first; k < first + count; ++k) {
+    if (tips[k].ghost) continue;
+    tipPlace[k] = static_cast<std::uint32_t>(tree.tips.size());
+    tree.tips.push_back(tips[k]);
+    for (std::uint32_t node = grove.tops[k]; node != BranchNode::none && place[node] == BranchNode::none;
          node = grove.nodes[node].below)
       place[node] = 0;
+  }
   for (std::size_t k = 0; k < place.size(); ++k) {
     if (place[k] == BranchNode::none) continue;
     place[k] = static_cast<std::uint32_t>(tree.nodes.size());
@@ -160,7 +161,7 @@ Tree shareOf(const BranchGraph& grove, const std::vector<Tip>& tips, std::size_t
   }
   for (BranchNode& node : tree.nodes) {
     if (node.below != BranchNode::none) node.below = place[node.below];
-    if (node.tip != BranchNode::none) node.tip -= static_cast<std::uint32_t>(first);
+    if (node.tip != BranchNode::none) node.tip = tipPlace[node.tip];
   }
   return tree;
 }

@@ -15,7 +15,7 @@ struct Tree {
   std::vector<double> heights;    // between which it is printed, highest first: those of its whole grove
 };
 
-// The share of a grove that carries the tips numbered from first on; tips are those of the whole grove.
+// The share of a grove that carries the tips numbered from first on, without ghosts; tips are those of the whole grove.
 Tree shareOf(const BranchGraph& grove, const std::vector<Tip>& tips, std::size_t first, std::size_t count,
              const std::vector<double>& heights);
 

@@ -28,30 +28,30 @@ Polygons loopsAround(const Polygons& parts, const AdhesionRules& rules) {
 
 }  // namespace
 
-std::vector<LayerSpan> bedSpans(const AdhesionRules& rules, const LayerRules& layers) {
+std::vector<LayerSpan> raftSpans(const AdhesionRules& rules, const LayerRules& layers) {
   std::vector<LayerSpan> spans;
-  if (rules.bedLayers == 0) return spans;
-  double bottom = -rules.bedGap - layers.first - (rules.bedLayers - 1) * layers.height;
-  for (int k = 0; k < rules.bedLayers; ++k) {
-    const double top = k + 1 == rules.bedLayers ? -rules.bedGap : bottom + (k == 0 ? layers.first : layers.height);
+  if (rules.raftLayers == 0) return spans;
+  double bottom = -rules.raftGap - layers.first - (rules.raftLayers - 1) * layers.height;
+  for (int k = 0; k < rules.raftLayers; ++k) {
+    const double top = k + 1 == rules.raftLayers ? -rules.raftGap : bottom + (k == 0 ? layers.first : layers.height);
     spans.push_back({bottom, top});
     bottom = top;
   }
   return spans;
 }
 
-Polygons bedOutline(const Polygons& standing, const AdhesionRules& rules) {
-  return simplified(closed(grow(standing, rules.bedReach), rules.bedReach), 0.01);
+Polygons raftOutline(const Polygons& standing, const AdhesionRules& rules) {
+  return simplified(closed(grow(standing, rules.raftReach), rules.raftReach), 0.01);
 }
 
-PathGroup bedLines(const Polygons& outline, std::size_t layer, const AdhesionRules& rules) {
+PathGroup raftLines(const Polygons& outline, std::size_t layer, const AdhesionRules& rules) {
   const double w = rules.lineWidth;
-  Walls walls = wallsOf(outline, 1, w, Feature::bed, Feature::bed);
+  Walls walls = wallsOf(outline, 1, w, Feature::raft, Feature::raft);
   PathGroup group;
   group.stages = std::move(walls.loops);
   std::vector<Path>& lines = group.stages.emplace_back();
   for (Polygon& line : fillLines(grow(walls.inside, -0.35 * w), layer % 2 == 0 ? evenAngle : oddAngle, w))
-    lines.push_back({Feature::bed, w, false, std::move(line)});
+    lines.push_back({Feature::raft, w, false, std::move(line)});
   return group;
 }
 
@@ -88,8 +88,8 @@ PathGroup skirtLines(const Polygons& covered, const AdhesionRules& rules) {
 }
 
 double plateHeight(const Settings& settings) {
-  const std::vector<LayerSpan> bed = bedSpans(adhesionRules(settings), layerRules(settings));
-  return bed.empty() ? 0 : bed.front().bottom;
+  const std::vector<LayerSpan> raft = raftSpans(adhesionRules(settings), layerRules(settings));
+  return raft.empty() ? 0 : raft.front().bottom;
 }
 
 }  // namespace trellis

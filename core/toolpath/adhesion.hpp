@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// What is laid on the plate around and under everything: skirt, brim, bed.
+// What is laid on the plate around and under everything: skirt, brim, raft.
 #pragma once
 
 #include "core/settings/rules.hpp"
@@ -8,17 +8,17 @@
 
 namespace trellis {
 
-// The bed's layers, lowest first. What stands on it keeps its heights from 0 up, so they lie below 0 and end a gap
+// The raft's layers, lowest first. What stands on it keeps its heights from 0 up, so they lie below 0 and end a gap
 // under it.
-std::vector<LayerSpan> bedSpans(const AdhesionRules& rules, const LayerRules& layers);
+std::vector<LayerSpan> raftSpans(const AdhesionRules& rules, const LayerRules& layers);
 
-// Of the plate, mm: 0, or below that by what a bed lifts everything.
+// Of the plate, mm: 0, or below that by what a raft lifts everything.
 double plateHeight(const Settings& settings);
 
-// All that stands on the bed, grown by its reach; slits and holes narrower than twice that are filled.
-Polygons bedOutline(const Polygons& standing, const AdhesionRules& rules);
+// All that stands on the raft, grown by its reach; slits and holes narrower than twice that are filled.
+Polygons raftOutline(const Polygons& standing, const AdhesionRules& rules);
 // Solid lines with one around them, crossing from layer to layer.
-PathGroup bedLines(const Polygons& outline, std::size_t layer, const AdhesionRules& rules);
+PathGroup raftLines(const Polygons& outline, std::size_t layer, const AdhesionRules& rules);
 
 // Lines around outlines, or inside their holes, that end beside supports.
 PathGroup brimLines(const Polygons& parts, const Polygons& supports, const AdhesionRules& rules);

@@ -11,10 +11,10 @@ namespace trellis {
 
 namespace {
 
-constexpr double smoothing = 0.008;      // mm; outlines may move this much before they are printed
-constexpr double skinCoarseness = 0.02;  // mm; a skin's rim lies under walls or bonds into infill
-constexpr double leastBridge = 1.0;      // mm² of surface over nothing that is worth bridging lines
-constexpr double fillInset = 0.35;       // of a line width: fill lines bond into the walls a little
+constexpr double smoothing = 0.008;       // mm; outlines may move this much before they are printed
+constexpr double coverCoarseness = 0.02;  // mm; a cover's rim lies under walls or bonds into infill
+constexpr double leastBridge = 1.0;       // mm² of surface over nothing that is worth bridging lines
+constexpr double fillInset = 0.35;        // of a line width: fill lines bond into the walls a little
 
 void addLines(std::vector<Path>& out, Feature feature, double width, const Polygons& lines) {
   for (const Polygon& line : lines) out.push_back({feature, width, false, line});
@@ -88,7 +88,7 @@ class IslandFiller {
                const Polygons& carried, const PartRules& rules)
       : sections_(sections), buried_(buried), layer_(layer), carried_(carried), rules_(rules) {}
 
-  // Bridges, skins and infill of what the walls leave free, in the order they are printed.
+  // Bridges, covers and infill of what the walls leave free, in the order they are printed.
   void fill(const Polygons& inside, std::vector<std::vector<Path>>& stages) const {
     const double w = rules_.lineWidth;
     const Polygons bridges = bridgesIn(sections_, layer_, inside, carried_, w);
@@ -97,14 +97,14 @@ class IslandFiller {
       addLines(stages.emplace_back(), Feature::bridge, w, fillLines(grow(bridge, -w * fillInset), angle, w));
     }
     const Polygons rest = subtract(inside, bridges);
-    Polygons skins = skinsIn(rest);
-    const bool carried = !carried_.empty() && area(intersect(skins, carried_)) > area(skins) / 2;
+    Polygons covers = skinsIn(rest);
+    const bool carried = !carried_.empty() && area(intersect(covers, carried_)) > area(covers) / 2;
     const double angle = carried || layer_ % 2 == 0 ? evenAngle : oddAngle;
-    const Feature feature = carried ? Feature::skinCarried : Feature::skin;
-    Polygons reach = grow(skins, -w * fillInset), edges = edgesOf(reach, inside);
+    const Feature feature = carried ? Feature::coverCarried : Feature::cover;
+    Polygons reach = grow(covers, -w * fillInset), edges = edgesOf(reach, inside);
     if (const Polygons more = intersect(wantingHold(edges), rest); !more.empty()) {
-      skins = unite(skins, more);
-      reach = grow(skins, -w * fillInset);
+      covers = unite(covers, more);
+      reach = grow(covers, -w * fillInset);
       edges = edgesOf(reach, inside);
     }
     addLines(stages.emplace_back(), feature, w, edges);
@@ -112,7 +112,7 @@ class IslandFiller {
     addLines(stages.emplace_back(), feature, w, fillLines(within, angle, w));
     if (rules_.infillDensity <= 0) return;
     const Polygons room =
-        grow(grow(subtract(rest, skins), -w / 2), w * (0.5 - fillInset));  // but where it is narrower than a line
+        grow(grow(subtract(rest, covers), -w / 2), w * (0.5 - fillInset));  // but where it is narrower than a line
     addLines(stages.emplace_back(), Feature::infill, w,
              fillLines(room, layer_ % 2 ? oddAngle : evenAngle, w / rules_.infillDensity, w));
   }
@@ -124,17 +124,17 @@ class IslandFiller {
     return bare.empty() ? bare : intersect(rest, grow(bare, w + w / 8));
   }
 
-  // Where a skin borders on infill, one line along its rim, from wall to wall: it spans the infill below, and the ends
-  // of skin and infill lines hold on to it.
-  Polygons edgesOf(const Polygons& skins, const Polygons& inside) const {
+  // Where a cover borders on infill, one line along its rim, from wall to wall: it spans the infill below, and the ends
+  // of cover and infill lines hold on to it.
+  Polygons edgesOf(const Polygons& covers, const Polygons& inside) const {
     const double w = rules_.lineWidth;
-    Polygons rims = joined(linesInside(asLines(simplified(skins, smoothing)), grow(inside, -w * (fillInset + 0.05))));
-    std::erase_if(rims, [&](const Polygon& line) { return lengthOf({Feature::skin, w, false, line}) < w; });
+    Polygons rims = joined(linesInside(asLines(simplified(covers, smoothing)), grow(inside, -w * (fillInset + 0.05))));
+    std::erase_if(rims, [&](const Polygon& line) { return lengthOf({Feature::cover, w, false, line}) < w; });
     return rims;
   }
 
-  // Where such a line would run along the infill below and find nothing to hold on to, the skin is to reach to the next
-  // infill line.
+  // Where such a line would run along the infill below and find nothing to hold on to, the cover is to reach to the
+  // next infill line.
   Polygons wantingHold(const Polygons& edges) const {
     if (layer_ == 0 || edges.empty() || rules_.infillDensity <= 0) return {};
     const double w = rules_.lineWidth;
@@ -171,9 +171,9 @@ Walls wallsOf(const Polygons& region, int count, double lineWidth, Feature outer
 
 std::vector<Polygons> buriedIn(const std::vector<Polygons>& sections, const PartRules& rules,
                                const Progress& progress) {
-  const auto top = static_cast<std::size_t>(rules.skinTop), bottom = static_cast<std::size_t>(rules.skinBottom);
+  const auto top = static_cast<std::size_t>(rules.coverTop), bottom = static_cast<std::size_t>(rules.coverBottom);
   std::vector<Polygons> coarse(sections.size());
-  parallelFor(sections.size(), progress, [&](std::size_t l) { coarse[l] = simplified(sections[l], skinCoarseness); });
+  parallelFor(sections.size(), progress, [&](std::size_t l) { coarse[l] = simplified(sections[l], coverCoarseness); });
   const std::vector<Polygons> above = commonOf(coarse, top, progress), below = commonOf(coarse, bottom, progress);
   std::vector<Polygons> buried(sections.size());
   parallelFor(sections.size(), progress, [&](std::size_t l) {

@@ -28,13 +28,6 @@ MeshPtr hanging() {
 class CheckTest : public WindowTest {
  protected:
   const Findings& findings() { return window.builder().shown().build->findings; }
-  // The card of the first finding with a code.
-  QWidget* card(const char* code) {
-    const auto at =
-        std::find_if(findings().begin(), findings().end(), [&](const Finding& f) { return f.code == code; });
-    return at == findings().end() ? nullptr
-                                  : window.findChild<QWidget*>(QString("finding%1").arg(at - findings().begin()));
-  }
   void press(QWidget* within, const char* name) {
     QTest::mouseClick(within->findChild<QAbstractButton*>(name), Qt::LeftButton);
   }
@@ -86,8 +79,13 @@ TEST_F(CheckTest, TheStripGoesToAFloatingStart) {
 TEST_F(CheckTest, AFindingIsAcceptedWithANoteAndKeptInTheProject) {
   openBare();
   const QString before = window.findChild<QToolButton*>("findingsCount")->text();
-  card("floating-start")->findChild<QLineEdit*>("note")->setText("it is meant to droop");
-  press(card("floating-start"), "accept");
+  FindingCard* open = card("floating-start");
+  ASSERT_NE(open, nullptr);
+  press(open, "accept");
+  auto* note = open->findChild<QLineEdit*>("note");
+  ASSERT_NE(note, nullptr) << "the note is asked for";
+  QTest::keyClicks(note, "it is meant to droop");
+  QTest::keyClick(note, Qt::Key_Return);
   settled();
   EXPECT_FALSE(has("floating-start"));
   EXPECT_NE(window.findChild<QToolButton*>("findingsCount")->text(), before);

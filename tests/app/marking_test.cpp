@@ -254,14 +254,11 @@ TEST_F(MarkingTest, AFindingsRemedyIsAButton) {
   open(table(40, 15, 3));
   window.document().perform(AddProp{0, Vec3(125, 105, 18), 3});  // on the upper side
   settled();
-  const auto& findings = built().findings;
-  const auto idle = std::find_if(findings.begin(), findings.end(),
-                                 [](const Finding& finding) { return finding.code == "prop-idle"; });
-  ASSERT_NE(idle, findings.end());
-  window.showSheet(4);
-  auto* button = window.findChild<QWidget*>(QString("finding%1").arg(idle - findings.begin()))
-                     ->findChild<QAbstractButton*>("remedy0");
-  EXPECT_EQ(button->text(), "Remove prop");
+  FindingCard* idle = card("prop-idle");
+  ASSERT_NE(idle, nullptr);
+  auto* button = idle->findChild<QAbstractButton*>("remedy0");
+  ASSERT_NE(button, nullptr);
+  EXPECT_TRUE(button->text().startsWith("Remove prop")) << button->text().toStdString();
   QTest::mouseClick(button, Qt::LeftButton);
   settled();
   EXPECT_TRUE(part().props.empty());

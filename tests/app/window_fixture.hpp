@@ -6,6 +6,7 @@
 #include "app/strip/strip.hpp"
 #include "app/tally/tally_bar.hpp"
 #include "app/theme/theme.hpp"
+#include "app/widgets/finding_card.hpp"
 #include "app/window/main_window.hpp"
 #include "core/base/files.hpp"
 #include "core/mesh/stl.hpp"
@@ -66,6 +67,19 @@ class WindowTest : public testing::Test {
 
   void set(const char* key, double value) {
     window.findChild<QWidget*>(key)->findChild<QDoubleSpinBox*>()->setValue(value);
+  }
+
+  // The card of the first finding with a code, opened, once its remedies were tried; null without one.
+  FindingCard* card(const std::string& code) {
+    window.showSheet(4);
+    if (!QTest::qWaitFor([&] { return window.builder().remediesAreTried(); }, 60000)) return nullptr;
+    for (FindingCard* card : window.findChildren<FindingCard*>())
+      if (card->finding().code == code) {
+        card->setOpen(true);
+        QTest::qWait(20);
+        return card;
+      }
+    return nullptr;
   }
 
   double supportVolume() { return window.builder().shown().build->tally.support().volume; }

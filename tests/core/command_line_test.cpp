@@ -42,7 +42,7 @@ TEST(CommandLine, PerformsEveryDecision) {
     {{"do":"prop","at":[120,110,12],"width":2.5}}, {{"do":"prop","at":[130,110,12]}},
     {{"do":"change_prop","prop":1,"width":5,"at":[131,110,12],"set":{{"support.body.spacing":0.9}}}}, {{"do":"remove_prop","prop":0}},
     {{"do":"site","at":[127,105,12],"choice":"enforce","set":{{"support.gap.above":0.3}}}},
-    {{"do":"remove","at":[131,110,6],"reach":"column"}}])",
+    {{"do":"remove","at":[131,110,6],"reach":"column","width":4}}])",
                                                        folder / "solid.stl"));
   const CliRun run = cli("build " + (folder / "shelf.stl") + " --ops " + (folder / "ops.json") + " --project " +
                          (folder / "out.3mf") + " --json");
@@ -57,7 +57,7 @@ TEST(CommandLine, PerformsEveryDecision) {
   EXPECT_EQ(part.sites.size(), 1u);
   EXPECT_FALSE(part.clean->empty());
   EXPECT_EQ(markedArea(*part.mesh, Affine::Identity(), *part.marks, Mark::enforce), 0);
-  EXPECT_NEAR(markedArea(*part.mesh, Affine::Identity(), *part.marks, Mark::block), columnSize * columnSize + 3 * pi,
+  EXPECT_NEAR(markedArea(*part.mesh, Affine::Identity(), *part.marks, Mark::block), 4 * pi + 3 * pi,
               4);  // the column is cut to the round prop
   const CliRun sites = cli("sites " + (folder / "out.3mf") + " --json");
   ASSERT_EQ(sites.code, 0);

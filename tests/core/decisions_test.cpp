@@ -20,12 +20,6 @@ using testing::Not;
 
 auto withCode(const char* code) { return Contains(Field(&Finding::code, std::string(code))); }
 
-// A shelf on a wall: its underside, 20 × 20 mm at 12 mm height, reaches from x = 4 to 24.
-const MeshPtr shelf = together({box({0, 0, 0}, {4, 20, 14}), box({4, 0, 12}, {24, 20, 14})});
-
-Vec3 onPlate(const Project& project, const Vec3& mesh) {
-  return transformOf(project.parts[0]->placement, *project.parts[0]->mesh) * mesh;
-}
 const Vec3 middle(14, 10, 12);
 
 double wanted(const Build& built) {
@@ -42,7 +36,7 @@ Operation zoneOver(const Project& project, ZoneAs as, double lean = 30) {
   return add;
 }
 
-// Every decision there is about the middle of the shelf, or none.
+// Every decision there is about the middle of the shelf(), or none.
 struct Says {
   enum class As { nothing, enforce, block } mark, prop, choice;
   std::vector<ZoneAs> zones;
@@ -76,9 +70,9 @@ TEST(Precedence, HoldsInEveryCombination) {
         for (const auto& zones : zonings)
           for (const bool proposed : {true, false}) {
             const Says says{mark, prop, choice, zones, proposed};
-            ProjectPtr project = projectOf(shelf, {{"support.source", proposed ? "overhangs" : "decisions"},
-                                                   {"layer.height", 0.4},
-                                                   {"layer.first", 0.4}});
+            ProjectPtr project = projectOf(shelf(), {{"support.source", proposed ? "overhangs" : "decisions"},
+                                                     {"layer.height", 0.4},
+                                                     {"layer.first", 0.4}});
             if (mark != As::nothing)
               project = performed(*project, LayMark{0, mark == As::enforce ? Mark::enforce : Mark::block,
                                                     BallStroke{{onPlate(*project, middle)}, 3}});
@@ -115,7 +109,7 @@ TEST(Zones, EnforceOnlyWhatLeansMoreThanTheirOwnLean) {
 }
 
 TEST(Zones, KeepClearLetsNothingPass) {
-  const ProjectPtr project = projectOf(shelf);
+  const ProjectPtr project = projectOf(shelf());
   AddZone add{0, {}, {onPlate(*project, {14, 10, 5}), {18, 18, 2}, {0, 0, 0}}};
   add.zone.as = ZoneAs::keepClear;
   const BuildPtr built = build(performed(*project, add));
@@ -164,7 +158,7 @@ TEST(Zones, TurnedFiguresComeBackAsTyped) {
 
 TEST(Props, StandUnderTheirPlaceAsWideAsAsked) {
   for (const double width : {0.8, 3.0, 8.0}) {
-    ProjectPtr project = projectOf(shelf, {{"support.source", "decisions"}});
+    ProjectPtr project = projectOf(shelf(), {{"support.source", "decisions"}});
     project = performed(*project, AddProp{0, onPlate(*project, middle), width});
     const BuildPtr built = build(project);
     ASSERT_EQ(built->support->pieces.size(), 1u) << width;
@@ -178,7 +172,7 @@ TEST(Props, StandUnderTheirPlaceAsWideAsAsked) {
 }
 
 TEST(Props, TwoThatOverlapMakeAThickerOne) {
-  ProjectPtr project = projectOf(shelf, {{"support.source", "decisions"}});
+  ProjectPtr project = projectOf(shelf(), {{"support.source", "decisions"}});
   project = performed(*project, AddProp{0, onPlate(*project, middle), 3});
   project = performed(*project, AddProp{0, onPlate(*project, middle + Vec3(2, 0, 0)), 3});
   const BuildPtr built = build(project);
@@ -187,7 +181,7 @@ TEST(Props, TwoThatOverlapMakeAThickerOne) {
 }
 
 TEST(Props, OneAgainstNothingIsAFinding) {
-  ProjectPtr project = projectOf(shelf);
+  ProjectPtr project = projectOf(shelf());
   project = performed(*project, AddProp{0, onPlate(*project, {14, 10, 14}), 3});  // on the upper face
   const Findings findings = build(project)->findings;
   ASSERT_THAT(findings, withCode("prop-idle"));
@@ -255,7 +249,7 @@ TEST(Holds, StandBesideAFlaringFoot) {
 }
 
 TEST(CleanFaces, AreTouchedByNothing) {
-  ProjectPtr project = projectOf(shelf);
+  ProjectPtr project = projectOf(shelf());
   project = performed(*project, KeepFaceClean{0, {onPlate(*project, middle), 20}});
   const BuildPtr built = build(project);
   EXPECT_EQ(wanted(*built), 0);
@@ -292,58 +286,8 @@ TEST(LocalSettings, HoldForOneSiteOnly) {
       Error);
 }
 
-TEST(Removal, BlocksExactlyWhatThePieceCarries) {
-  const MeshPtr two =
-      together({box({0, 0, 0}, {4, 20, 40}), box({4, 0, 12}, {18, 20, 14}), box({-14, 0, 26}, {0, 20, 28})});
-  const ProjectPtr project = projectOf(two);
-  const BuildPtr before = build(project);
-  ASSERT_EQ(before->support->pieces.size(), 2u);
-  ProjectPtr removed = project;
-  for (const Operation& operation : removing(*before, onPlate(*project, {11, 10, 6}), Reach::piece))
-    removed = performed(*removed, operation);
-  const BuildPtr after = build(removed);
-  ASSERT_EQ(after->support->pieces.size(), 1u);
-  EXPECT_NEAR(after->support->pieces[0].highest, 25.8, 1e-6);
-  EXPECT_NEAR(wanted(*after), 280, 0.5);
-  ProjectPtr kept = project;
-  for (const Operation& operation : keepingOnly(*before, onPlate(*project, {11, 10, 6})))
-    kept = performed(*kept, operation);
-  ASSERT_EQ(build(kept)->support->pieces.size(), 1u);
-  EXPECT_NEAR(build(kept)->support->pieces[0].highest, 11.8, 1e-6);
-  EXPECT_THROW(removing(*before, Vec3(1, 1, 1), Reach::piece), Error);
-}
-
-TEST(Removal, OfAColumnLeavesItsNeighbours) {
-  const ProjectPtr project = projectOf(shelf);
-  ProjectPtr removed = project;
-  for (const Operation& operation : removing(*build(project), onPlate(*project, {14, 10, 6}), Reach::column))
-    removed = performed(*removed, operation);
-  EXPECT_NEAR(wanted(*build(removed)), 400 - columnSize * columnSize, 1);
-}
-
-TEST(Removal, TakesThePropOrTheMarkThatAHoldIsThereFor) {
-  ProjectPtr project = projectOf(shelf);
-  project = performed(*project, AddProp{0, onPlate(*project, {8, 10, 12}), 3});
-  project = performed(*project, AddProp{0, onPlate(*project, {20, 10, 12}), 3});
-  const auto without = [](const ProjectPtr& now, const Vec3& at) {
-    ProjectPtr result = now;
-    for (const Operation& operation : removing(*build(now), at, Reach::piece)) result = performed(*result, operation);
-    return result;
-  };
-  const ProjectPtr bare = without(project, onPlate(*project, {14, 10, 6}));  // all of it stands together
-  EXPECT_TRUE(bare->parts[0]->props.empty());
-  EXPECT_TRUE(build(bare)->support->pieces.empty());
-  ProjectPtr held = projectOf(box({0, 0, 0}, {4, 20, 40}), {{"support.source", "decisions"}});
-  held = performed(*held, LayMark{0, Mark::enforce, BallStroke{{onPlate(*held, {4, 10, 25})}, 2}});
-  held = performed(*held, LayMark{0, Mark::enforce, BallStroke{{onPlate(*held, {0, 10, 15})}, 2}});
-  ASSERT_EQ(build(held)->support->pieces.size(), 2u);
-  const BuildPtr after = build(without(held, onPlate(*held, {5, 10, 20})));
-  ASSERT_EQ(after->support->pieces.size(), 1u);
-  EXPECT_NEAR(after->support->pieces[0].highest, 17, 0.3);
-}
-
 TEST(Decisions, FollowThePartWhereverItGoes) {
-  ProjectPtr project = projectOf(shelf, {{"support.source", "decisions"}});
+  ProjectPtr project = projectOf(shelf(), {{"support.source", "decisions"}});
   project = performed(*project, AddProp{0, onPlate(*project, {20, 10, 12}), 3});
   project = performed(*project, zoneOver(*project, ZoneAs::enforce));
   const double before = wanted(*build(project));
@@ -359,7 +303,7 @@ TEST(Decisions, FollowThePartWhereverItGoes) {
 }
 
 TEST(Decisions, WhoseSurfaceIsGoneAreListed) {
-  ProjectPtr project = projectOf(shelf);
+  ProjectPtr project = projectOf(shelf());
   project = performed(*project, AddProp{0, onPlate(*project, {20, 10, 12}), 3});
   project = performed(*project, AddProp{0, onPlate(*project, {8, 10, 12}), 3});
   project = performed(*project, KeepFaceClean{0, {onPlate(*project, {2, 20, 5}), 20}});
@@ -371,7 +315,7 @@ TEST(Decisions, WhoseSurfaceIsGoneAreListed) {
 }
 
 TEST(ProjectFile, KeepsEveryDecisionToTheBit) {
-  ProjectPtr project = projectOf(shelf);
+  ProjectPtr project = projectOf(shelf());
   AddZone odd{0, {}, {onPlate(*project, middle), {3.3, 4.7, 5.1}, {11, 22, 33}}};
   odd.zone.shape = ZoneShape::mesh;
   odd.zone.solid = scaledToUnit(*sphere({0, 0, 0}, 3, 12, 24));
@@ -399,8 +343,8 @@ TEST(ProjectFile, KeepsEveryDecisionToTheBit) {
 }
 
 TEST(Why, NamesTheDecisionThatDecides) {
-  ProjectPtr project = projectOf(shelf);
-  const MeshTreePtr tree = treeOf(shelf);
+  ProjectPtr project = projectOf(shelf());
+  const MeshTreePtr tree = treeOf(shelf());
   const auto why = [&](const ProjectPtr& now, const Vec3& from, const Vec3& direction) {
     const auto hit = tree->firstHit(from, direction);
     return whyAt(*now, *build(now), 0, hit->facet, hit->point);

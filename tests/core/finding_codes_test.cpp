@@ -13,17 +13,6 @@ namespace {
 
 using Choices = std::vector<std::pair<std::string, nlohmann::json>>;
 
-const MeshPtr shelf = together({box({0, 0, 0}, {4, 20, 14}), box({4, 0, 12}, {24, 20, 14})});
-
-Vec3 onPlate(const Project& project, const Vec3& at) {
-  return at + project.parts[0]->placement.position - Vec3(project.parts[0]->mesh->bounds.center());
-}
-
-ProjectPtr after(ProjectPtr project, const std::vector<Operation>& operations) {
-  for (const Operation& operation : operations) project = performed(*project, operation);
-  return project;
-}
-
 ProjectPtr openBox() {
   TriangleMesh open = *box({0, 0, 0}, {20, 20, 10});
   open.facets.pop_back();
@@ -60,7 +49,7 @@ struct Case {
 void PrintTo(const Case& one, std::ostream* out) { *out << one.code; }
 
 ProjectPtr withZone(ZoneAs as, const Vec3& centre, const Vec3& size) {
-  const ProjectPtr project = projectOf(shelf);
+  const ProjectPtr project = projectOf(shelf());
   AddZone add{0, {}, {onPlate(*project, centre), size}};
   add.zone.as = as;
   return after(project, {add});
@@ -72,14 +61,17 @@ const std::vector<Case>& cases() {
       {"open-section", openBox},
       {"marks-lost",
        [] {
-         const ProjectPtr project = projectOf(shelf);
+         const ProjectPtr project = projectOf(shelf());
          return after(project, {LayMark{0, Mark::enforce, BallStroke{{onPlate(*project, {14, 10, 12})}, 3}},
                                 ReplaceMesh{0, box({0, 0, 0}, {4, 20, 14})}});
        }},
       {"parts-overlap",
        [] {
+         PlacePart onTop;
+         onTop.part = 1;
+         onTop.position = Vec3(60, 60, 5);
          return after(projectOf(box({0, 0, 0}, {20, 20, 10})),
-                      {AddParts{projectOf(box({0, 0, 0}, {10, 10, 10}))->parts}});
+                      {AddParts{projectOf(box({0, 0, 0}, {10, 10, 10}))->parts}, onTop});
        }},
       {"nothing-to-print",
        [] {
@@ -111,17 +103,17 @@ const std::vector<Case>& cases() {
        }},
       {"supports-off",
        [] {
-         const ProjectPtr project = projectOf(shelf, {{"support.on", false}});
+         const ProjectPtr project = projectOf(shelf(), {{"support.on", false}});
          return after(project, {LayMark{0, Mark::enforce, BallStroke{{onPlate(*project, {14, 10, 12})}, 3}}});
        }},
       {"enforced-upward",
        [] {
-         const ProjectPtr project = projectOf(shelf);
+         const ProjectPtr project = projectOf(shelf());
          return after(project, {LayMark{0, Mark::enforce, BallStroke{{onPlate(*project, {14, 10, 14})}, 1.5}}});
        }},
       {"clean-face-bare",
        [] {
-         const ProjectPtr project = projectOf(shelf);
+         const ProjectPtr project = projectOf(shelf());
          return after(project, {KeepFaceClean{0, {onPlate(*project, {14, 10, 12}), 20}}});
        }},
       {"zone-idle",
@@ -130,8 +122,38 @@ const std::vector<Case>& cases() {
        }},
       {"prop-idle",
        [] {
-         const ProjectPtr project = projectOf(shelf);
+         const ProjectPtr project = projectOf(shelf());
          return after(project, {AddProp{0, onPlate(*project, {14, 10, 14}), 3}});
+       }},
+      {"enforce-idle",
+       [] {
+         const ProjectPtr project = projectOf(shelf());
+         return after(project, {LayMark{0, Mark::enforce, BallStroke{{onPlate(*project, {14, 10, 12})}, 3}}});
+       }},
+      {"block-idle",
+       [] {
+         const ProjectPtr project = projectOf(shelf(), {{"support.source", "decisions"}});
+         return after(project, {LayMark{0, Mark::block, BallStroke{{onPlate(*project, {14, 10, 12})}, 3}}});
+       }},
+      {"zone-redundant",
+       [] {
+         return withZone(ZoneAs::enforce, {14, 10, 12}, {6, 6, 4});
+       }},
+      {"choice-idle",
+       [] {
+         const ProjectPtr project = projectOf(shelf());
+         return after(project, {DecideSite{0, onPlate(*project, {14, 10, 12}), Choice::enforce, {}}});
+       }},
+      {"scraps",
+       [] {
+         const ProjectPtr project = projectOf(shelf());
+         LayMark most{0, Mark::block, PatchStroke{{}, 11, 13}};
+         std::get<PatchStroke>(most.stroke).plan =
+             rectangle({onPlate(*project, {3, -1, 0}).head<2>(), Vec2(onPlate(*project, {22.9, 21, 0}).head<2>())});
+         LayMark more = most;
+         std::get<PatchStroke>(more.stroke).plan =
+             rectangle({onPlate(*project, {22, 1.2, 0}).head<2>(), Vec2(onPlate(*project, {25, 21, 0}).head<2>())});
+         return after(project, {most, more});
        }},
       {"site-gone",
        [] {
@@ -145,9 +167,13 @@ const std::vector<Case>& cases() {
              together({box({0, 0, 0}, {5, 5, 20}), box({10, 0, 8}, {14, 4, 20}), box({0, 0, 16}, {14, 4, 20})}),
              {{"support.source", "decisions"}});
        }},
+      {"rounded-foot",
+       [] {
+         return projectOf(sphere({0, 0, 3}, 3, 60, 90));
+       }},
       {"bare-overhang",
        [] {
-         return projectOf(shelf, {{"support.source", "floating"}});
+         return projectOf(shelf(), {{"support.source", "floating"}});
        }},
       {"no-room",
        [] {

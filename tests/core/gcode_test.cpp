@@ -162,8 +162,8 @@ TEST(Gcode, ANameCannotEndItsCommentEarly) {
 }
 
 TEST(FilledIn, PutsValuesInAndNamesWhatNobodyKnows) {
-  const std::map<std::string, std::string> values{{"height", "12.5"}, {"bed", "60"}};
-  EXPECT_EQ(filledIn("M140 S{bed}\n; {height} mm", values), "M140 S60\n; 12.5 mm");
+  const std::map<std::string, std::string> values{{"height", "12.5"}, {"raft", "60"}};
+  EXPECT_EQ(filledIn("M140 S{raft}\n; {height} mm", values), "M140 S60\n; 12.5 mm");
   EXPECT_EQ(filledIn("", values), "");
   EXPECT_THROW(filledIn("G1 Z{lift}", values), Error);
   EXPECT_THROW(filledIn("G1 Z{}", values), Error);

@@ -65,7 +65,7 @@ TEST(SupportSolid, ShowsTheVolumeThatIsBuilt) {
   double expected = 0, shown = 0;
   for (const SupportLayer& layer : built->support->layers)
     for (const PieceRegion& region : layer.regions) expected += area(region.area) * (layer.top - layer.bottom);
-  const SupportSolid solid = solidOf(*built->support, built->trees, built->bed, Progress());
+  const SupportSolid solid = solidOf(*built->support, built->trees, built->raft, Progress());
   ASSERT_EQ(solid.vertices.size() % 3, 0u);
   for (std::size_t i = 0; i + 2 < solid.vertices.size(); i += 3) {
     const Vec3 a = solid.vertices[i].at.cast<double>(), b = solid.vertices[i + 1].at.cast<double>(),

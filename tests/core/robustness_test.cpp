@@ -117,7 +117,7 @@ TEST(FloatingStarts, DoNotDependOnTheOrderOfVertices) {
       std::rotate(lower.front().begin(), lower.front().begin() + shift, lower.front().end());
       std::rotate(upper.front().begin(), upper.front().begin() + shift, upper.front().end());
       const LayerPlan plan = planLayers(0.4, {0.2, 0.2});
-      found.insert(findOverhangs(plan, {lower, upper}, 45, Progress()).starts.size());
+      found.insert(findOverhangs(plan, {lower, upper}, {45, 0.45}, Progress()).starts.size());
     }
   EXPECT_EQ(found, std::set<std::size_t>{0}) << "they touch";
 }
@@ -125,7 +125,7 @@ TEST(FloatingStarts, DoNotDependOnTheOrderOfVertices) {
 TEST(FloatingStarts, BeginWhereNothingTouches) {
   const LayerPlan plan = planLayers(0.4, {0.2, 0.2});
   const Polygons lower = rectangle({Vec2(0, 0), Vec2(10, 10)}), upper = rectangle({Vec2(10.1, 0), Vec2(20, 10)});
-  EXPECT_EQ(findOverhangs(plan, {lower, upper}, 45, Progress()).starts.size(), 1u);
+  EXPECT_EQ(findOverhangs(plan, {lower, upper}, {45, 0.45}, Progress()).starts.size(), 1u);
 }
 
 // Stability reads the line width, so a build that differs in it alone must weigh anew.

@@ -183,13 +183,12 @@ TEST(SettingEffects, NoSupportLayerIsThickerThanTheNozzleAllows) {
 }
 
 TEST(SettingEffects, TheMachinesTextsAreInTheGcode) {
-  const std::string gcode =
-      gcodeOf(twoFilaments({{"machine.start", "M104 S{nozzle_temperature}\nM140 S{bed_temperature}\nG28"},
-                            {"machine.end", "M84 ; the end"},
-                            {"machine.tool_change", "T1 ; heats {nozzle_temperature}"},
-                            {"filament.nozzle_temperature", 207},
-                            {"filament.bed_temperature", 53},
-                            {"filament2.nozzle_temperature", 191}}));
+  const std::string gcode = gcodeOf(twoFilaments({{"machine.start", "M104 S{nozzle_heat}\nM140 S{plate_heat}\nG28"},
+                                                  {"machine.end", "M84 ; the end"},
+                                                  {"machine.tool_change", "T1 ; heats {nozzle_heat}"},
+                                                  {"filament.nozzle_heat", 207},
+                                                  {"filament.plate_heat", 53},
+                                                  {"filament2.nozzle_heat", 191}}));
   EXPECT_THAT(gcode, HasSubstr("M104 S207\nM140 S53\nG28"));
   EXPECT_THAT(gcode, HasSubstr("M84 ; the end"));
   EXPECT_THAT(gcode, HasSubstr("heats 191"));

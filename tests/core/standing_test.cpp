@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// What supports and parts stand on: slender columns, the bed, settings side by side.
+// What supports and parts stand on: slender columns, the raft, settings side by side.
 #include "core/support/column_descent.hpp"
 #include "tests/printed.hpp"
 #include "tests/shapes.hpp"
@@ -46,23 +46,24 @@ TEST(Slender, AColumnWithoutRoomToWidenIsReported) {
                           [](const Finding& f) { return f.code == "slender-support"; }));
 }
 
-TEST(Bed, LiesUnderEverythingAndReachesPastIt) {
-  const Choices bed{{"support.bed.layers", 3}, {"support.bed.reach", 5}, {"support.bed.gap", 0.15}, {"skirt.loops", 0}};
-  const ProjectPtr project = projectOf(table(30, 10, 2), bed);
-  Box3 bedBox, partBox, supportBox;
+TEST(Raft, LiesUnderEverythingAndReachesPastIt) {
+  const Choices raft{
+      {"support.raft.layers", 3}, {"support.raft.reach", 5}, {"support.raft.gap", 0.15}, {"skirt.loops", 0}};
+  const ProjectPtr project = projectOf(table(30, 10, 2), raft);
+  Box3 raftBox, partBox, supportBox;
   double volume = 0;
   for (const Bead& bead : readBeads(gcodeOf(project))) {
-    Box3& box = bead.feature == "support.bed" ? bedBox : bead.feature.starts_with("support.") ? supportBox : partBox;
+    Box3& box = bead.feature == "support.raft" ? raftBox : bead.feature.starts_with("support.") ? supportBox : partBox;
     for (const Vec2& p : {Vec2(bead.x0, bead.y0), Vec2(bead.x1, bead.y1)})
       for (const double z : {bead.z, bead.z - bead.height}) box.extend(Vec3(p.x(), p.y(), z));
-    if (bead.feature == "support.bed") volume += bead.e * pi * 1.75 * 1.75 / 4;
+    if (bead.feature == "support.raft") volume += bead.e * pi * 1.75 * 1.75 / 4;
   }
-  EXPECT_NEAR(bedBox.min().z(), 0, 1e-6);
-  EXPECT_NEAR(bedBox.max().z(), 0.6, 1e-6);
+  EXPECT_NEAR(raftBox.min().z(), 0, 1e-6);
+  EXPECT_NEAR(raftBox.max().z(), 0.6, 1e-6);
   EXPECT_NEAR(partBox.min().z(), 0.75, 1e-6);    // the gap is exact
-  EXPECT_NEAR(supportBox.min().z(), 0.6, 1e-6);  // supports stand on the bed
-  EXPECT_NEAR(bedBox.min().x() - 0.225, 50 - 5, 0.05);
-  EXPECT_NEAR(bedBox.max().y() + 0.225, 80 + 5, 0.05);
+  EXPECT_NEAR(supportBox.min().z(), 0.6, 1e-6);  // supports stand on the raft
+  EXPECT_NEAR(raftBox.min().x() - 0.225, 50 - 5, 0.05);
+  EXPECT_NEAR(raftBox.max().y() + 0.225, 80 + 5, 0.05);
   const double bead = beadArea(0.45, 0.2) / (0.45 * 0.2);           // the share of its box that a bead fills
   EXPECT_NEAR(volume, bead * 40 * 40 * 0.6, 0.04 * 40 * 40 * 0.6);  // solid
   // Everything else is as it would be on the plate.
@@ -70,8 +71,8 @@ TEST(Bed, LiesUnderEverythingAndReachesPastIt) {
               build(projectOf(table(30, 10, 2)))->support->pieces[0].contactAbove, 0.5);
 }
 
-TEST(Bed, OfNoLayersIsNone) {
-  EXPECT_EQ(gcodeOf(projectOf(table(20, 5, 2), {{"support.bed.reach", 9}})), gcodeOf(projectOf(table(20, 5, 2))));
+TEST(Raft, OfNoLayersIsNone) {
+  EXPECT_EQ(gcodeOf(projectOf(table(20, 5, 2), {{"support.raft.reach", 9}})), gcodeOf(projectOf(table(20, 5, 2))));
 }
 
 // Two ledges side by side at one height, one with a body of its own.
@@ -101,11 +102,11 @@ TEST(LocalSettings, OfNeighboursNeitherCollideNorLeaveASlit) {
   EXPECT_LT(widest, 0.5);  // nothing to close between them
 }
 
-TEST(Features, SteepWallsAndSkinsOverSupportAreToldApart) {
+TEST(Features, SteepWallsAndCoversOverSupportAreToldApart) {
   const std::string text = gcodeOf(projectOf(table(30, 10, 2)));
   bool carried = false;
   for (const Bead& bead : readBeads(text))
-    if (bead.feature == "part.skin.carried") {
+    if (bead.feature == "part.cover.carried") {
       carried = true;
       EXPECT_NEAR(bead.z, 10.2, 1e-6);
     }

@@ -36,7 +36,7 @@ TEST_P(ConeTest, HangsByFacetsAndByLayersAlike) {
   const Slices slices = slice(*cone, plan.middles(), Progress());
   for (const double off : {-0.5, 0.5}) {
     const bool hangs = off < 0;  // a free lean half a degree less than the cone's
-    const Overhangs overhangs = findOverhangs(plan, slices.sections, lean + off, Progress());
+    const Overhangs overhangs = findOverhangs(plan, slices.sections, {lean + off, 0.45}, Progress());
     double demand = 0;
     for (const Polygons& layer : overhangs.demand) demand += area(layer);
     EXPECT_EQ(demand > 1, hangs) << "free lean " << lean + off;

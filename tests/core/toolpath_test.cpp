@@ -55,11 +55,12 @@ TEST(PartPaths, SparseInfillHasTheDensityAsked) {
   EXPECT_NEAR(infill(40) / infill(20), 2, 0.06);
 }
 
-TEST(PartPaths, SkinsCloseTopAndBottom) {
-  const auto built = build(projectOf(box({0, 0, 0}, {20, 20, 6}), {{"skin.bottom", 2}, {"skin.top", 3}}));
+TEST(PartPaths, CoversCloseTopAndBottom) {
+  const auto built = build(projectOf(box({0, 0, 0}, {20, 20, 6}), {{"cover.bottom", 2}, {"cover.top", 3}}));
   std::vector<std::size_t> skinned;
   for (std::size_t i = 0; i < built->print.layers.size(); ++i)
-    if (built->print.layers[i]->use.features[static_cast<std::size_t>(Feature::skin)].volume > 20) skinned.push_back(i);
+    if (built->print.layers[i]->use.features[static_cast<std::size_t>(Feature::cover)].volume > 20)
+      skinned.push_back(i);
   EXPECT_THAT(skinned, testing::ElementsAre(0, 1, 27, 28, 29));
 }
 

@@ -227,10 +227,7 @@ TEST_F(HandMadeTest, ABranchPointedAtIsTakenAwayAlone) {
       std::find_if(before->trees.begin(), before->trees.end(), [](const auto& t) { return t != nullptr; });
   ASSERT_NE(tree, before->trees.end());
   const Tip& tip = (*tree)->tips[(*tree)->tips.size() / 2];
-  ProjectPtr removed = project;
-  for (const Operation& operation : removing(*before, Vec3(tip.neck), Reach::column))
-    removed = performed(*removed, operation);
-  const BuildPtr after = build(removed);
+  const BuildPtr after = build(test::after(project, removing(*before, Vec3(tip.neck), Reach::column).operations));
   EXPECT_GT(tipsOf(*after), 0.8 * static_cast<double>(tipsOf(*before))) << "the others stay";
   ASSERT_THAT(after->trees, Each(NotNull()));
   for (const auto& other : after->trees)

@@ -139,7 +139,7 @@ TEST(TrialPrint, FindsAFloatingSquareAndNothingOfWhatStands) {
 TEST(TrialPrint, KnowsWhatSupportCarriesByItsGap) {
   const auto over = [](double gap) {
     const std::string support = "; @feature support.body width=0.45 height=0.2",
-                      part = "; @feature part.skin width=0.45 height=0.2";
+                      part = "; @feature part.cover width=0.45 height=0.2";
     return tried(
         Text().raw(support).wall(10, 20, 20, 1).raw(part).wall(25, 30, 20, 1 + gap).bead(10, 20, 20, 1.2 + gap));
   };
@@ -152,7 +152,7 @@ TEST(TrialPrint, KnowsWhatSupportCarriesByItsGap) {
 
 TEST(TrialPrint, LinesBetweenTwoLinesOfSupportAreCarried) {
   const std::string support = "; @feature support.interface.upper width=0.45 height=0.2",
-                    part = "; @feature part.skin width=0.45 height=0.2";
+                    part = "; @feature part.cover width=0.45 height=0.2";
   const auto between = [&](double apart) {
     return tried(Text()
                      .raw(support)
@@ -248,9 +248,9 @@ TEST(TrialPrint, BelievesCommentsOnlyWhenTheVolumeAgrees) {
   const auto heightOf = [](const std::string& comment, const TrialRules& rules = {}) {
     return tried(Text().raw(comment).bead(10, 20, 20, 0.2), rules).stretches[0];
   };
-  EXPECT_NEAR(heightOf("; @feature part.skin width=0.4500 height=0.2000").height, 0.2, 1e-6);
-  EXPECT_NEAR(heightOf("; @feature part.skin width=0.9000 height=0.2000").width, 0.45, 1e-6);
-  EXPECT_NEAR(heightOf("; @feature part.skin width=0.9000 height=0.2000").height, 0.2, 1e-3);
+  EXPECT_NEAR(heightOf("; @feature part.cover width=0.4500 height=0.2000").height, 0.2, 1e-6);
+  EXPECT_NEAR(heightOf("; @feature part.cover width=0.9000 height=0.2000").width, 0.45, 1e-6);
+  EXPECT_NEAR(heightOf("; @feature part.cover width=0.9000 height=0.2000").height, 0.2, 1e-3);
   EXPECT_NEAR(heightOf("", {.layerHeight = 0.1}).width, section / 0.1 + (1 - pi / 4) * 0.1, 1e-3);
   EXPECT_NEAR(heightOf("", {.lineWidth = 0.6}).height, 0.1430, 1e-3);  // the root of (0.6 − h)·h + πh²/4 = A
 }

@@ -100,7 +100,7 @@ TEST(Sphere, DemandCoversTheDiscBelow) {
   for (const double lean : {30.0, 45.0, 60.0}) {
     const LayerPlan plan = planLayers(radius, {0.05, 0.05});
     const Slices slices = slice(*mesh, plan.middles(), Progress());
-    const Overhangs overhangs = findOverhangs(plan, slices.sections, lean, Progress());
+    const Overhangs overhangs = findOverhangs(plan, slices.sections, {lean, 0.45}, Progress());
     Polygons all = slices.sections.front();  // what stands on the plate hangs over nothing
     for (const Polygons& demand : overhangs.demand) all = unite(all, demand);
     const double expected = pi * radius * radius * std::pow(std::cos(toRadians(lean)), 2);

@@ -10,6 +10,7 @@ uniform vec2 range;       // shown heights, mm
 uniform float freeLean;   // degrees
 uniform vec4 cut;         // normal and height of the plane that hides what lies before it; normal 0: none
 uniform float faded;      // 1 while supports are being rebuilt
+uniform float glass;      // 1 while supports step aside for a tool that works on the surface behind them
 uniform vec3 accent;
 uniform vec3 part, hangingLow, hangingHigh, enforce, block, body, branch, interfaceColour, lowerColour, paper;
 out vec4 colour;
@@ -54,6 +55,10 @@ void main() {
   float light = 0.62 + 0.26 * abs(dot(n, toEye)) + 0.16 * max(dot(n, lamp), 0.0);
   vec3 lit = base * min(light, 1.05);
   if (what == 3 || what == 4 || what >= 11) lit = mix(lit, paper, 0.55 * faded);
+  if (glass > 0.5 && (what == 3 || what == 4 || what >= 11)) {
+    colour = vec4(lit, 0.13);
+    return;
+  }
   if (what >= 8 && what <= 10) {
     colour = vec4(lit, mod(pixel.x + pixel.y, 6.0) < 1.5 ? 0.5 : 0.24);
     return;

@@ -1,0 +1,138 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/results/tried_remedies.hpp"
+
+#include "core/assess/report.hpp"
+#include "core/results/build_project.hpp"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <set>
+
+namespace trellis {
+
+namespace {
+
+constexpr double worthNaming = 0.5;  // mm² of a mark
+
+std::size_t placesOf(const Finding& finding) { return std::max<std::size_t>(1, finding.places.size()); }
+
+// How much there is of a kind of finding on a part: places, and how grave the worst is.
+std::size_t amountOf(const Findings& findings, const Finding& like) {
+  std::size_t places = 0;
+  for (const Finding& finding : findings)
+    if (finding.code == like.code && finding.part == like.part && !finding.accepted) places += placesOf(finding);
+  return places;
+}
+
+std::size_t problemsIn(const Findings& findings) {
+  return static_cast<std::size_t>(std::count_if(findings.begin(), findings.end(), [](const Finding& finding) {
+    return finding.severity == Severity::problem && !finding.accepted;
+  }));
+}
+
+ProjectPtr afterAll(const Project& project, const std::vector<Operation>& steps) {
+  ProjectPtr result = std::make_shared<const Project>(project);
+  for (const Operation& step : steps) result = performed(*result, step);
+  return result;
+}
+
+std::optional<Remedy> tried(Store& store, const Project& project, const Build& build, const Finding& finding,
+                            Remedy remedy, const Progress& progress) {
+  try {
+    const ProjectPtr mended = afterAll(project, remedy.steps);
+    const BuildPtr after = buildProject(store, mended, progress);
+    const bool helps = amountOf(after->findings, finding) < amountOf(build.findings, finding) &&
+                       problemsIn(after->findings) <= problemsIn(build.findings);
+    if (!helps) return std::nullopt;
+    remedy.cost =
+        RemedyCost{grams(after->tally.whole(), mended->settings) - grams(build.tally.whole(), project.settings),
+                   after->tally.seconds - build.tally.seconds};
+    remedy.overrules = overruled(project, *mended);
+    return remedy;
+  } catch (const Cancelled&) {
+    throw;
+  } catch (const Error&) {  // it cannot be done here, so it is not offered
+    return std::nullopt;
+  }
+}
+
+double marked(const Part& part, const MarksPtr& marks, Mark kind) {
+  return markedArea(*part.mesh, transformOf(part.placement, *part.mesh), *marks, kind);
+}
+
+void compareMarks(const Part& before, const Part& after, std::vector<std::string>& words) {
+  const auto lost = [&](const char* what, const MarksPtr& had, const MarksPtr& has, Mark kind) {
+    if (had == has) return;
+    if (const double less = marked(before, had, kind) - marked(after, has, kind); less > worthNaming)
+      words.push_back(fmt::format("your {} over {:.0f} mm²", what, less));
+  };
+  lost("enforcer", before.marks, after.marks, Mark::enforce);
+  lost("blocker", before.marks, after.marks, Mark::block);
+  lost("clean face", before.clean, after.clean, Mark::block);
+}
+
+const SiteDecision* decisionAt(const Part& part, const Vec3& at) {
+  const auto found = std::find_if(part.sites.begin(), part.sites.end(),
+                                  [&](const SiteDecision& one) { return (one.at - at).norm() < 1e-6; });
+  return found == part.sites.end() ? nullptr : &*found;
+}
+
+void compareSites(const Part& before, const Part& after, std::vector<std::string>& words) {
+  for (const SiteDecision& had : before.sites) {
+    const SiteDecision* has = decisionAt(after, had.at);
+    if (had.choice != Choice::proposed && (!has || has->choice != had.choice))
+      words.push_back(fmt::format("your choice to {} a site", had.choice == Choice::block ? "block" : "enforce"));
+  }
+  for (const SiteDecision& has : after.sites) {  // a site's choice beats zones
+    if (has.choice != Choice::enforce || decisionAt(before, has.at)) continue;
+    for (std::size_t z = 0; z < before.zones.size(); ++z)
+      if (before.zones[z].as != ZoneAs::enforce && isIn(before.zones[z], has.at))
+        words.push_back(fmt::format("your zone {}", z + 1));
+  }
+}
+
+template <typename Object>
+void compareObjects(const char* what, const std::vector<Object>& before, const std::vector<Object>& after,
+                    std::vector<std::string>& words) {
+  for (std::size_t k = 0; k < before.size(); ++k)
+    if (std::none_of(after.begin(), after.end(), [&](const Object& one) { return one.id == before[k].id; }))
+      words.push_back(fmt::format("your {} {}", what, k + 1));
+}
+
+}  // namespace
+
+std::vector<std::string> overruled(const Project& before, const Project& after) {
+  std::vector<std::string> words;
+  for (const PartPtr& part : before.parts) {
+    const auto same = std::find_if(after.parts.begin(), after.parts.end(),
+                                   [&](const PartPtr& other) { return other->id == part->id; });
+    if (same == after.parts.end() || *same == part) continue;
+    compareMarks(*part, **same, words);
+    compareSites(*part, **same, words);
+    compareObjects("zone", part->zones, (*same)->zones, words);
+    compareObjects("prop", part->props, (*same)->props, words);
+  }
+  return words;
+}
+
+Findings withTriedRemedies(Store& store, const ProjectPtr& project, const Build& build, const Progress& progress) {
+  Findings findings = build.findings;
+  for (std::size_t i = 0; i < findings.size(); ++i) {
+    progress.report(static_cast<double>(i) / static_cast<double>(findings.size()), "trying remedies");
+    std::vector<Remedy> helping;
+    std::set<int> answered;  // families
+    if (!findings[i].accepted)
+      for (const Remedy& remedy : findings[i].remedies) {
+        if (remedy.family != 0 && answered.contains(remedy.family)) continue;
+        if (auto kept = tried(store, *project, build, findings[i], remedy, progress)) {
+          answered.insert(remedy.family);
+          helping.push_back(std::move(*kept));
+        }
+      }
+    findings[i].remedies = std::move(helping);
+  }
+  return findings;
+}
+
+}  // namespace trellis
