@@ -39,9 +39,11 @@ void Builder::forget() {
   trialPrint_.reset();
   triedBuild_.reset();
   ++revision_;
-  Q_EMIT sitesChanged();
-  Q_EMIT shownChanged();
-  Q_EMIT trialPrintChanged();
+  activity_.here([this] {  // once the others know that there is another project
+    Q_EMIT sitesChanged();
+    Q_EMIT shownChanged();
+    Q_EMIT trialPrintChanged();
+  });
 }
 
 // What comes early is shown only while it is of the project that is there.

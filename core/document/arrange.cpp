@@ -129,6 +129,7 @@ std::vector<Placement> arranged(const std::vector<PartPtr>& parts, const Arrange
 std::vector<Placement> besideOthers(const std::vector<PartPtr>& others, const std::vector<PartPtr>& parts,
                                     const ArrangeRules& rules) {
   constexpr std::size_t crowded = 150;  // parts; looking for a free place among more takes long
+  constexpr double least = 0.01;        // mm between parts that stay where they are
   const Box2 plate(Vec2(0, 0), Vec2(rules.width, rules.depth));
   std::vector<Shape> placed;
   for (const PartPtr& part : others) placed.push_back(shapeOf(*part, rules));
@@ -137,7 +138,7 @@ std::vector<Placement> besideOthers(const std::vector<PartPtr>& others, const st
   for (const PartPtr& part : parts) {
     const Shape shape = shapeOf(*part, rules);
     Vec2 by = Vec2::Zero();
-    if (!plate.contains(shape.box) || !isClear(shape, placed, 0)) {
+    if (!plate.contains(shape.box) || !isClear(shape, placed, least)) {
       const auto room = placed.size() < crowded ? roomFor(shape, placed, rules) : std::nullopt;
       by = room.value_or(Vec2(row, rules.depth + 2 * rules.gap) - shape.box.min());
       if (!room) row += shape.box.sizes().x() + rules.gap;

@@ -48,7 +48,7 @@ std::optional<Remedy> tried(Store& store, const Project& project, const Build& b
     remedy.cost =
         RemedyCost{grams(after->tally.whole(), mended->settings) - grams(build.tally.whole(), project.settings),
                    after->tally.seconds - build.tally.seconds};
-    remedy.overrules = overruled(project, *mended);
+    if (!isAboutDecision(finding.code)) remedy.overrules = overruled(project, *mended);  // else it is what is asked for
     return remedy;
   } catch (const Cancelled&) {
     throw;

@@ -5,7 +5,6 @@
 #include <QComboBox>
 #include <QLabel>
 #include <QScrollArea>
-#include <QScrollBar>
 #include <QWheelEvent>
 
 namespace trellis::test {
@@ -22,12 +21,14 @@ class HarmlessTest : public WindowTest {
     QTest::keyClick(field, last);
     QTest::qWait(20);
   }
-  void wheelOver(QWidget* widget, int notches) {
+  // Whether the widget left it to what scrolls: Qt hands on only what comes from a real wheel.
+  bool passesOnWheel(QWidget* widget, int notches) {
     const QPointF at(widget->rect().center());
     QWheelEvent event(at, widget->mapToGlobal(at), QPoint(), QPoint(0, 120 * notches), Qt::NoButton, Qt::NoModifier,
                       Qt::NoScrollPhase, false);
     QApplication::sendEvent(widget, &event);
     QTest::qWait(10);
+    return !event.isAccepted();
   }
   void key(Qt::Key which, Qt::KeyboardModifiers modifiers = Qt::NoModifier) {
     QTest::keyClick(QApplication::focusWidget() ? QApplication::focusWidget() : &window, which, modifiers);
@@ -63,19 +64,12 @@ TEST_F(HarmlessTest, TheWheelScrollsTheSheetUnlessAFieldWasClicked) {
   open(shelf());
   window.showSheet(3);
   auto* structure = window.findChild<QWidget*>("support.structure")->findChild<QComboBox*>();
-  auto* area = structure ? window.findChild<QWidget*>("support.gap.above") : nullptr;
-  ASSERT_NE(area, nullptr);
-  QScrollArea* sheet = nullptr;
-  for (QWidget* up = area; up && !sheet; up = up->parentWidget()) sheet = qobject_cast<QScrollArea*>(up);
-  ASSERT_NE(sheet, nullptr);
-  const int before = sheet->verticalScrollBar()->value();
-  wheelOver(box("support.gap.above"), -3);
-  wheelOver(structure, -3);
+  EXPECT_TRUE(passesOnWheel(box("support.gap.above"), -3));
+  EXPECT_TRUE(passesOnWheel(structure, -3));
   EXPECT_EQ(settings().number("support.gap.above"), 0.2);
   EXPECT_EQ(settings().text("support.structure"), "normal");
-  EXPECT_GT(sheet->verticalScrollBar()->value(), before);
   box("support.gap.above")->setFocus();
-  wheelOver(box("support.gap.above"), 1);
+  EXPECT_FALSE(passesOnWheel(box("support.gap.above"), 1));
   EXPECT_NE(box("support.gap.above")->value(), 0.2) << "one that was clicked turns";
 }
 

@@ -173,7 +173,7 @@ TEST_F(MarkingTest, AllOfItIsUndoneRedoneSavedAndOpenedAgain) {
   const std::size_t pieces = built().support->pieces.size();
   ASSERT_EQ(pieces, 2u);
   // Remove the lower piece by pointing at it, put a prop and a zone, block a site from the list, keep a face clean.
-  hold({.tool = Tool::remove});
+  hold({.tool = Tool::remove, .reach = Reach::piece});
   const Piece& piece = built().support->pieces[0];
   const Box2 base = boundsOf(built().demand[piece.sites[0]]->layers.front());
   look(-20, 8);

@@ -123,13 +123,13 @@ TEST_F(PlacingTest, MendingIsShownFirstAndKeptWhenSaid) {
 
 TEST_F(PlacingTest, AHoleIsDrawnInTheScene) {
   open(holedBall());
-  const auto vermilion = [&] {
+  const auto faulty = [&] {
     const QImage picture = window.scene().grabFramebuffer();
     int count = 0;
     for (int y = 0; y < picture.height(); ++y)
       for (int x = 0; x < picture.width(); ++x) {
         const QColor c = picture.pixelColor(x, y);
-        count += c.red() > 190 && c.green() < 100 && c.blue() < 70;
+        count += c.red() < 80 && c.green() < 80 && c.blue() > 110;
       }
     return count;
   };
@@ -137,7 +137,7 @@ TEST_F(PlacingTest, AHoleIsDrawnInTheScene) {
   int most = 0;
   for (int yaw = -180; yaw < 180; yaw += 60) {
     window.scene().camera().turnTo(yaw, 15);
-    most = std::max(most, vermilion());
+    most = std::max(most, faulty());
   }
   EXPECT_GT(most, 10);
 }
@@ -270,10 +270,6 @@ TEST_F(PlacingTest, SeveralFilesAreDroppedAtOnce) {
   QDropEvent drop(QPointF(400, 300), Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
   QApplication::sendEvent(&window, &drop);
   ASSERT_TRUE(QTest::qWaitFor([&] { return window.document().project()->parts.size() == 2; }, 20000));
-  settled();
-  EXPECT_THAT(window.builder().shown().build->findings,
-              testing::Contains(testing::Field(&Finding::code, std::string("parts-overlap"))));
-  press("arrange");
   settled();
   EXPECT_TRUE(window.builder().shown().build->findings.empty());
 }

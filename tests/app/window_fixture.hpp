@@ -46,14 +46,14 @@ class WindowTest : public testing::Test {
 
   QPoint pixelOf(const Vec3& at) { return window.scene().camera().pixelOf(at)->toPoint(); }
 
-  void dragTo(const QPoint& to, Qt::MouseButton button) {
-    QMouseEvent event(QEvent::MouseMove, to, window.scene().mapToGlobal(to), Qt::NoButton, button, Qt::NoModifier);
+  void dragTo(const QPoint& to, Qt::MouseButton button, Qt::KeyboardModifiers keys = Qt::NoModifier) {
+    QMouseEvent event(QEvent::MouseMove, to, window.scene().mapToGlobal(to), Qt::NoButton, button, keys);
     QApplication::sendEvent(&window.scene(), &event);
   }
 
   void stroke(const QPoint& from, const QPoint& to, Qt::KeyboardModifiers keys = Qt::NoModifier) {
     QTest::mousePress(&window.scene(), Qt::LeftButton, keys, from);
-    for (int i = 1; i <= 4; ++i) dragTo(from + (to - from) * i / 4, Qt::LeftButton);
+    for (int i = 1; i <= 4; ++i) dragTo(from + (to - from) * i / 4, Qt::LeftButton, keys);
     QTest::mouseRelease(&window.scene(), Qt::LeftButton, keys, to);
   }
 

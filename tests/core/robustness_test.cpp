@@ -170,7 +170,7 @@ TEST(History, ADragThatFailsAtOnceReplacesNoUnrelatedStep) {
   history.perform(near, true);
   EXPECT_EQ(history.undoName(), "move");
   history.undo();
-  EXPECT_EQ(history.undoName(), "walls 3 ");
+  EXPECT_EQ(history.undoName(), "walls 3");
   EXPECT_EQ(history.now()->settings.whole("walls"), 3);
   history.perform(near, true);  // after an undo a drag begins anew
   history.undo();
