@@ -30,7 +30,9 @@ class Remover {
     const DemandSite& demand = *build_.demand[site];
     Polygons plan;
     double low = 1e300, high = 0;
-    const Polygons standing = isAlone(site, piece) ? Polygons{} : reachOf(piece);
+    // A tip serves what lies between it and the next, too.
+    const bool isShare = within && build_.trees[site];
+    const Polygons standing = isShare || isAlone(site, piece) ? Polygons{} : reachOf(piece);
     for (std::size_t k = 0; k < demand.layers.size(); ++k) {
       Polygons layer = demand.layers[k];
       if (!standing.empty()) layer = intersect(layer, standing);
@@ -50,6 +52,15 @@ class Remover {
       operations_.push_back(LayMark{demand.part, Mark::block, PatchStroke{grow(unite(plan), over), low, high}});
   }
 
+  // Whether a site's support stands in one piece only.
+  bool isAlone(std::size_t site, std::size_t piece) const {
+    for (std::size_t p = 0; p < build_.support->pieces.size(); ++p) {
+      const auto& sites = build_.support->pieces[p].sites;
+      if (p != piece && std::binary_search(sites.begin(), sites.end(), site)) return false;
+    }
+    return true;
+  }
+
   // Props go last and from the back, so that their numbers stay right.
   std::vector<Operation> take() {
     for (auto prop = props_.rbegin(); prop != props_.rend(); ++prop)
@@ -67,14 +78,6 @@ class Remover {
     clear.rules.clip = {plane(box.min().x(), 0, Vec3::UnitX()), plane(box.max().x(), 0, -Vec3::UnitX()),
                         plane(0, box.min().y(), Vec3::UnitY()), plane(0, box.max().y(), -Vec3::UnitY())};
     operations_.push_back(clear);
-  }
-
-  bool isAlone(std::size_t site, std::size_t piece) const {
-    for (std::size_t p = 0; p < build_.support->pieces.size(); ++p) {
-      const auto& sites = build_.support->pieces[p].sites;
-      if (p != piece && std::binary_search(sites.begin(), sites.end(), site)) return false;
-    }
-    return true;
   }
 
   Polygons reachOf(std::size_t piece) const {
@@ -165,6 +168,22 @@ struct Cut {
 };
 
 // What of one site a column at a place is.
+// Of a site's tree, which tips stand in a piece.
+std::vector<bool> tipsOfPiece(const Build& build, const Tree& tree, std::size_t piece) {
+  std::vector<bool> which;
+  for (const Tip& tip : tree.tips) which.push_back(pieceAt(build, tip.neck) == piece);
+  return which;
+}
+
+// What a piece carries of one of its sites whose support stands in other pieces too: of a tree what its tips serve,
+// else what lies over it.
+std::optional<Cut> pieceOf(const Build& build, std::size_t number, std::size_t piece) {
+  const Tree* tree = build.trees[number].get();
+  if (!tree) return std::nullopt;
+  const SupportRules& rules = build.rules[build.demand[number]->rules].support;
+  return Cut{sharesOf(*tree, tipsOfPiece(build, *tree, piece), rules.tipSpacing), shareOverlap};
+}
+
 Cut cutAt(const Build& build, std::size_t number, const Vec3& at, double disc) {
   const DemandSite& site = *build.demand[number];
   const SupportRules& rules = build.rules[site.rules].support;
@@ -210,12 +229,15 @@ Removal removing(const Build& build, const Vec3& at, Reach reach, double disc) {
   for (const std::size_t number : build.support->pieces[piece].sites) {
     const DemandSite& site = *build.demand[number];
     const bool whole = reach == Reach::piece || site.isHold() || !site.minimumFootprint.empty();
-    const Cut cut = whole ? Cut{} : cutAt(build, number, at, disc);
-    if (!whole && cut.plan.empty()) continue;
-    remover.block(number, piece, whole ? nullptr : &cut.plan, cut.over);
+    const bool shared = whole && !remover.isAlone(number, piece);
+    const std::optional<Cut> cut = !whole   ? std::optional(cutAt(build, number, at, disc))
+                                   : shared ? pieceOf(build, number, piece)
+                                            : std::nullopt;
+    if (cut && cut->plan.empty()) continue;
+    remover.block(number, piece, cut ? &cut->plan : nullptr, cut ? cut->over : overlap);
     if (reach == Reach::piece) continue;
     if (!removal.within) removal.within.emplace();
-    const Polygons shown = whole ? planOf(site) : cut.plan;
+    const Polygons shown = cut ? cut->plan : planOf(site);
     removal.within->insert(removal.within->end(), shown.begin(), shown.end());
   }
   if (removal.within) removal.within = unite(*removal.within);
@@ -245,8 +267,11 @@ std::vector<Operation> keepingOnly(const Build& build, const Vec3& at) {
   Remover remover(build);
   for (std::size_t p = 0; p < build.support->pieces.size(); ++p)
     if (p != kept)
-      for (const std::size_t site : build.support->pieces[p].sites)
-        if (build.demand[site]->part == part) remover.block(site, p, nullptr);
+      for (const std::size_t site : build.support->pieces[p].sites) {
+        if (build.demand[site]->part != part) continue;
+        const auto cut = remover.isAlone(site, p) ? std::nullopt : pieceOf(build, site, p);
+        remover.block(site, p, cut ? &cut->plan : nullptr, cut ? cut->over : overlap);
+      }
   return remover.take();
 }
 

@@ -12,6 +12,7 @@ namespace trellis {
 namespace {
 
 constexpr double pitch = 0.3;      // mm between places of the lattice
+constexpr double sliver = 0.45;    // mm
 constexpr double touching = 0.01;  // mm; nearer than this it begins on something
 constexpr double smallest = 0.02;  // mm²; less demand than this prints nothing
 
@@ -85,6 +86,10 @@ class Placer {
       if (whose == Whose::own || (whose == Whose::blocked && site_.uncut.first)) kept.push_back(tips_[t]);
     }
     tips_ = std::move(kept);
+    for (Place& place : places_)  // a sliver beside what is blocked, as wide as its border is exact
+      if (!place.served)
+        forNear(place.at, place.top, sliver,
+                [&](std::size_t k) { place.served = place.served || places_[k].whose == Whose::blocked; });
     serveAll();
   }
 
