@@ -88,7 +88,10 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
     draw(supports_);
     surface_->setUniformValue("glass", 0.0f);
   }
-  draw(removal_);
+  glEnable(GL_POLYGON_OFFSET_FILL);
+  glPolygonOffset(-2, -2);
+  draw(removal_);  // over the support it is of
+  glDisable(GL_POLYGON_OFFSET_FILL);
   draw(zones_);
   glDepthMask(GL_TRUE);
   glDisable(GL_BLEND);

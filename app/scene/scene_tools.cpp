@@ -265,7 +265,11 @@ std::optional<Removal> SceneView::removalAt(const QPointF& pixel) {
 }
 
 void SceneView::removeAt(const QPointF& pixel) {
-  if (const auto removal = removalAt(pixel)) return document_.performTogether(removal->operations);
+  if (const auto removal = removalAt(pixel)) {
+    removable_.reset();
+    removal_.count = 0;
+    return document_.performTogether(removal->operations);
+  }
   Q_EMIT pointedAt(builder_.placesHold()
                        ? tr("No support is here. Point at one that is built.")
                        : tr("A part was moved: supports can be taken away once they are built there."));

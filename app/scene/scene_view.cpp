@@ -72,6 +72,10 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
   for (const auto signal :
        {&Builder::shownChanged, &Builder::sitesChanged, &Builder::earlySupportsChanged, &Builder::trialPrintChanged})
     connect(&builder, signal, this, qOverload<>(&QWidget::update));
+  connect(&builder, &Builder::shownChanged, this, [this] {  // what was lit may be gone
+    removable_.reset();
+    removal_.count = 0;
+  });
   for (const auto signal : {&View::litChanged, &View::rangeChanged, &View::gcodeChanged, &View::cutawayChanged})
     connect(&view, signal, this, qOverload<>(&QWidget::update));
   connect(&view, &View::distancesChanged, this, [this] {

@@ -55,7 +55,8 @@ void SettingEditor::build() {
     editor_ = box;
   }
   editor_->setFocusPolicy(Qt::StrongFocus);
-  if (row_.kind != SettingKind::yesNo) editor_->setFixedWidth(row_.kind == SettingKind::choice ? 154 : 104);
+  if (row_.kind != SettingKind::yesNo)
+    editor_->setFixedWidth(row_.kind != SettingKind::choice ? 104 : row_.label.size() > 16 ? 154 : 180);
   label_->setBuddy(editor_);
   QString help = QString::fromStdString(row_.help);
   if (row_.kind == SettingKind::number || row_.kind == SettingKind::whole)

@@ -240,6 +240,7 @@ void Document::lookForJournals() {
   activity_.errands().doNext([this](const Progress&) {
     std::vector<OfferedJournal> offered;
     for (const LeftJournal& left : leftJournals(journalFolder())) {
+      if (left.steps == 0) continue;  // nothing was done that could be lost
       const ProjectPtr project = recover(left.path).project;
       offered.push_back({left, {}, 0});
       if (project->parts.empty()) continue;

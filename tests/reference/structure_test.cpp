@@ -193,14 +193,22 @@ class SquaredTest : public testing::TestWithParam<double> {};
 
 TEST_P(SquaredTest, ColumnsAreWholeCells) {
   const double size = GetParam();
-  const BuildPtr built =
-      build(projectOf(table(40, 15, 3), {{"support.normal.outline", "squared"}, {"support.normal.column", size}}));
+  const ProjectPtr project =
+      projectOf(table(40, 15, 3), {{"support.normal.outline", "squared"}, {"support.normal.column", size}});
+  const BuildPtr built = build(project);
+  // Columns lie a line apart on a grid that begins in the part's middle, half a line from its lines.
+  const double pitch = size + 0.45;
+  const Vec2 middle = project->parts[0]->placement.position.head<2>();
   for (const SupportLayer& layer : built->support->layers) {
     if (layer.top > 14.9) continue;
     Box2 box;
     for (const PieceRegion& region : layer.regions) box.extend(boundsOf(region.area));
-    for (const double edge : {box.min().x(), box.max().x(), box.min().y(), box.max().y()})
-      EXPECT_NEAR(edge / size, std::round(edge / size), 0.06 / size);
+    for (int axis = 0; axis < 2; ++axis) {
+      const double low = (box.min()[axis] - middle[axis] - 0.225) / pitch,
+                   high = (box.max()[axis] - middle[axis] + 0.225) / pitch;
+      EXPECT_NEAR(low, std::round(low), 0.06 / size);
+      EXPECT_NEAR(high, std::round(high), 0.06 / size);
+    }
   }
 }
 

@@ -85,6 +85,7 @@ class Verifier : PrintedPart {
         covered = demanded;
     for (std::size_t i = 1; i < sections_.size(); ++i)
       forPlaces(demand_[i], [&](const Vec2& p) {
+        if (sagsAtFoot(p, i)) return;
         const double under = bottomOf(i) - promise_.gapAbove;
         const double floor = footing(p, i, under);
         if (floor < 0) return;
@@ -99,6 +100,12 @@ class Verifier : PrintedPart {
     for (std::size_t k = 0; k < demanded.size(); ++k)
       verdict_.covered.push_back(demanded[k] == 0 ? 1
                                                   : static_cast<double>(covered[k]) / static_cast<double>(demanded[k]));
+  }
+
+  // A rounded foot, which begins at most three layers over the plate, need not be carried where it widens by at most
+  // one and a half lines a layer.
+  bool sagsAtFoot(const Vec2& p, std::size_t i) const {
+    return i <= 3 && sections_[i - 1].comesNear(p, 1.5 * promise_.lineWidth);
   }
 
   // The height of what a straight column under a place comes to stand on; −1 where it cannot be carried: within the gap
