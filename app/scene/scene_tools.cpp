@@ -5,6 +5,7 @@
 #include "core/document/zone_places.hpp"
 #include "core/marks/shadows.hpp"
 #include "core/mesh/underside.hpp"
+#include "core/support/covered.hpp"
 
 #include <QGuiApplication>
 #include <QLineF>
@@ -342,17 +343,18 @@ void SceneView::lightCovered() {
   if (p >= builder_.sites().size() || chosen.index >= part.zones.size() ||
       builder_.sites()[p]->ofFacet.size() != part.mesh->facets.size())
     return;
-  const Zone& zone = part.zones[chosen.index];
-  std::vector<SiteId> covered;
-  for (std::size_t s = 0; s < builder_.sites()[p]->list.size(); ++s) {
-    const auto& facets = builder_.sites()[p]->list[s].facets;
-    const bool touches = std::any_of(facets.begin(), facets.end(), [&](std::uint32_t f) {
-      const Corners c = part.mesh->corners(f);
-      return isIn(zone, (c[0] + c[1] + c[2]) / 3);
-    });
-    if (touches) covered.push_back({p, s});
-  }
-  view_.lightSites(covered);
+  const Covered covered = coveredBy(part.zones[chosen.index], part, *builder_.sites()[p]);
+  std::vector<SiteId> sites;
+  for (const std::size_t site : covered.sites) sites.push_back({p, site});
+  view_.lightSites(sites);
+  QStringList numbers;
+  for (const std::size_t site : covered.sites) numbers << QString::number(site + 1);
+  Q_EMIT pointedAt(numbers.empty() ? tr("The zone covers no site.")
+                   : numbers.size() == 1
+                       ? tr("The zone covers %2 mm² of site %1.").arg(numbers.front()).arg(covered.area, 0, 'f', 0)
+                       : tr("The zone covers %2 mm² of sites %1.")
+                             .arg(numbers.mid(0, 8).join(", ") + (numbers.size() > 8 ? "…" : ""))
+                             .arg(covered.area, 0, 'f', 0));
 }
 
 // That of the surface under the pointer; beside the part, where its ray passes nearest to the part's middle.
