@@ -10,8 +10,9 @@ namespace trellis {
 
 namespace {
 
-constexpr double rounding = 1e-3;   // mm²
-constexpr double widestFoot = 1.5;  // line widths of a step that sags onto the layer below
+constexpr double rounding = 1e-3;       // mm²
+constexpr std::size_t tallestFoot = 6;  // layers; what hangs on above that is a slope of its own
+constexpr double widestFoot = 1.5;      // line widths of a step that sags onto the layer below
 
 struct LayerStretch {
   std::size_t layer;
@@ -34,24 +35,30 @@ class Classifier {
 
   SiteClass classOf(const Site& site, std::size_t s) const {
     if (site.area < width_ * width_ || !reachesBeyond(s, width_ / 2)) return SiteClass::speck;
-    const std::size_t lowest = stretches_[s].front().layer;
-    if (!site.starts.empty())
-      return lowest == 1 && plan_.spans[lowest].bottom < 1.5 * plan_.spans[lowest].height() + 1e-9
-                 ? SiteClass::roundedFoot
-                 : SiteClass::proper;
-    const bool isLow = lowest <= roundedFootLayers || isOverSurface(stretches_[s].front());
-    return isLow && !reachesBeyond(s, widestFoot * width_) ? SiteClass::roundedFoot : SiteClass::proper;
+    return isRoundedFoot(site, s) ? SiteClass::roundedFoot : SiteClass::proper;
   }
 
  private:
-  // Whether some step of a site reaches farther than this over the layer below. Large stretches are asked first: of
-  // most sites the first one does.
-  bool reachesBeyond(std::size_t s, double reach) const {
+  bool isRoundedFoot(const Site& site, std::size_t s) const {
+    const std::size_t lowest = stretches_[s].front().layer, highest = stretches_[s].back().layer;
+    const bool restsOnPlate = lowest == 1 && plan_.spans[1].bottom < 1.5 * plan_.spans[1].height() + 1e-9;
+    if (!site.starts.empty() && (!restsOnPlate || site.starts.size() > 1)) return false;
+    const bool isLow = lowest <= roundedFootLayers ? highest <= tallestFoot
+                                                   : highest - lowest <= tallestFoot - roundedFootLayers &&
+                                                         isOverSurface(stretches_[s].front());
+    // What begins on nothing in the second layer reaches as far as it is wide, and rests on the plate all the same.
+    return isLow && !reachesBeyond(s, widestFoot * width_, site.starts.empty() ? 0 : lowest);
+  }
+
+  // Whether some step of a site above a layer reaches farther than this over the layer below. Large stretches are asked
+  // first: of most sites the first one does.
+  bool reachesBeyond(std::size_t s, double reach, std::size_t above = 0) const {
     std::vector<LayerStretch> order = stretches_[s];
     std::stable_sort(order.begin(), order.end(), [](const LayerStretch& a, const LayerStretch& b) {
       return boundsOf(*a.region).diagonal().norm() > boundsOf(*b.region).diagonal().norm();
     });
     return std::any_of(order.begin(), order.end(), [&](const LayerStretch& one) {
+      if (one.layer <= above) return false;
       const Polygons below = nearTo(*one.region, reach, sections_[one.layer - 1]);
       return !withoutSpecks(below.empty() ? *one.region : subtract(*one.region, grow(below, reach)), rounding).empty();
     });

@@ -14,10 +14,16 @@ PrintedPart::PrintedPart(const std::string& gcode, const TriangleMesh& mesh, con
     return Area(
         combined(ClipperLib::ctIntersection, combined(ClipperLib::ctDifference, section, below), offset(hangs, reach)));
   };
+  // Where no line of half the width fits nothing is printed, and so nothing is to be carried.
+  const auto printable = [&](const Paths& section) {
+    constexpr double rounded = 0.02;  // mm that corners lose
+    return combined(ClipperLib::ctIntersection, section,
+                    offset(offset(section, -promise.lineWidth / 4), promise.lineWidth / 4 + rounded));
+  };
   const std::vector<Paths> sections = sectionsOf(mesh, promise.layer);
   for (std::size_t i = 0; i < sections.size(); ++i) {
     sections_.emplace_back(sections[i]);
-    demand_.push_back(i == 0 ? Area({}) : hanging(sections[i - 1], sections[i], 1.05 * step));
+    demand_.push_back(i == 0 ? Area({}) : hanging(sections[i - 1], printable(sections[i]), 1.05 * step));
     mayHang_.push_back(i == 0 ? Area({}) : hanging(sections[i - 1], sections[i], 0.95 * step));
   }
   for (const Bead& bead : readBeads(gcode))

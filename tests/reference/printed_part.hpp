@@ -38,6 +38,12 @@ class PrintedPart {
   // Whether some wall that counts comes so near: not hanging surface, which is carried, nor a slope that is stood on.
   bool nearWall(const Vec2& p, std::size_t layer, double reach, const std::vector<Area>& hanging) const;
 
+  // A rounded foot, which begins at most three layers over the plate, need not be carried where it widens by at most
+  // one and a half lines a layer.
+  bool sagsAtFoot(const Vec2& p, std::size_t i) const {
+    return i <= 3 && sections_[i - 1].comesNear(p, 1.5 * promise_.lineWidth);
+  }
+
   // visit(place) on a lattice over an area.
   template <typename Visit>
   static void forPlaces(const Area& area, const Visit& visit) {

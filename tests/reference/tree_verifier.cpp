@@ -126,7 +126,7 @@ class TreeVerifier : PrintedPart {
       const double under = bottomOf(i) - promise_.gapAbove;
       if (under < 0.05) continue;
       forPlaces(demand_[i], [&](const Vec2& p) {
-        if (!canBeCarried(p, i, under)) return;
+        if (sagsAtFoot(p, i) || !canBeCarried(p, i, under)) return;
         ++places;
         const auto [away, highest] = tipNear(p, under, promise_.tipSpacing / 2 + slack);
         nearPlaces += away <= promise_.tipSpacing / 2 + slack;
@@ -135,7 +135,7 @@ class TreeVerifier : PrintedPart {
         overExactly += std::abs(highest - under) < exact;
       });
       forBorder(i, [&](const Vec2& p) {
-        if (!canBeCarried(p, i, under)) return;
+        if (sagsAtFoot(p, i) || !canBeCarried(p, i, under)) return;
         ++borders;
         nearBorders += tipNear(p, under, promise_.lineWidth + 2 * slack).first <= promise_.lineWidth + 2 * slack;
       });

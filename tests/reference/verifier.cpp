@@ -102,12 +102,6 @@ class Verifier : PrintedPart {
                                                   : static_cast<double>(covered[k]) / static_cast<double>(demanded[k]));
   }
 
-  // A rounded foot, which begins at most three layers over the plate, need not be carried where it widens by at most
-  // one and a half lines a layer.
-  bool sagsAtFoot(const Vec2& p, std::size_t i) const {
-    return i <= 3 && sections_[i - 1].comesNear(p, 1.5 * promise_.lineWidth);
-  }
-
   // The height of what a straight column under a place comes to stand on; −1 where it cannot be carried: within the gap
   // of other surface on its way, without room, or over a ledge narrower than half a line.
   double footing(const Vec2& p, std::size_t site, double under) const {
