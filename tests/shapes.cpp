@@ -141,6 +141,12 @@ ProjectPtr projectOf(const MeshPtr& mesh, const std::vector<std::pair<std::strin
   return project;
 }
 
+Operation keepClean(const Vec3& at) {
+  LayMark lay{0, Mark::block, FaceStroke{at, 20}};
+  lay.coat = Coat::clean;
+  return lay;
+}
+
 Vec3 onPlate(const Project& project, const Vec3& mesh) {
   return transformOf(project.parts[0]->placement, *project.parts[0]->mesh) * mesh;
 }

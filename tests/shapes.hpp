@@ -36,6 +36,8 @@ MeshPtr shelf();
 ProjectPtr projectOf(const MeshPtr& mesh, const std::vector<std::pair<std::string, nlohmann::json>>& settings = {});
 // A place of the first part's mesh, on the plate.
 Vec3 onPlate(const Project& project, const Vec3& mesh);
+// Keeps the face of the first part at a place on the plate clean.
+Operation keepClean(const Vec3& at);
 ProjectPtr after(ProjectPtr project, const std::vector<Operation>& operations);
 BuildPtr build(const ProjectPtr& project);
 std::string gcodeOf(const ProjectPtr& project);

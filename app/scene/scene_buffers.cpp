@@ -5,6 +5,7 @@
 
 #include "app/theme/theme.hpp"
 
+#include <algorithm>
 #include <cmath>
 
 namespace trellis {
@@ -106,26 +107,53 @@ std::vector<LineVertex> handleLines(const std::vector<Handle>& handles, const Ha
   return out;
 }
 
+namespace {
+
+// As surface.frag knows them.
+enum Kind : int {
+  enforced = 1,
+  blocked = 2,
+  lit = 6,
+  clean = 7,
+  zoneEnforce = 8,
+  zoneBlock = 9,
+  zoneClear = 10,
+  firstTint = 20
+};
+
+int kindOfMark(Mark mark) {
+  if (mark == Mark::none) return lit;
+  return mark == Mark::block ? blocked : tintOf(mark) > 0 ? firstTint + tintOf(mark) : enforced;
+}
+
+void addMarks(std::vector<SurfaceVertex>& out, const Part& part, const Marks& marks,
+              const std::function<int(Mark)>& kindFor) {
+  const Affine toPlate = transformOf(part.placement, *part.mesh);
+  const bool mirrored = toPlate.linear().determinant() < 0;
+  marks.forEachTree([&](std::uint32_t facet, std::string_view tree) {
+    forEachLeaf(part.mesh->corners(facet), tree, [&](const Corners& c, Mark mark) {
+      addTriangle(out, {toPlate * c[0], toPlate * c[1], toPlate * c[2]}, mirrored, static_cast<float>(kindFor(mark)));
+    });
+  });
+}
+
+}  // namespace
+
 std::vector<SurfaceVertex> markSurface(const Project& project, const PartShown& isShown) {
   std::vector<SurfaceVertex> out;
-  for (std::size_t p = 0; p < project.parts.size(); ++p) {
-    if (!isShown(p)) continue;
-    const PartPtr& part = project.parts[p];
-    const Affine toPlate = transformOf(part->placement, *part->mesh);
-    const bool mirrored = toPlate.linear().determinant() < 0;
-    part->marks->forEachTree([&](std::uint32_t facet, std::string_view tree) {
-      forEachLeaf(part->mesh->corners(facet), tree, [&](const Corners& c, Mark mark) {
-        addTriangle(out, {toPlate * c[0], toPlate * c[1], toPlate * c[2]}, mirrored,
-                    mark == Mark::enforce ? 1.0f : 2.0f);
-      });
-    });
-  }
+  for (std::size_t p = 0; p < project.parts.size(); ++p)
+    if (isShown(p)) addMarks(out, *project.parts[p], *project.parts[p]->marks, kindOfMark);
+  return out;
+}
+
+std::vector<SurfaceVertex> strokeSurface(const Part& part, const Marks& fresh, const LayMark& lay) {
+  std::vector<SurfaceVertex> out;
+  const int kind = lay.mark != Mark::none && lay.coat == Coat::clean ? clean : kindOfMark(lay.mark);
+  addMarks(out, part, fresh, [kind](Mark) { return kind; });
   return out;
 }
 
 namespace {
-
-enum Kind : int { enforced = 1, blocked = 2, lit = 6, clean = 7, zoneEnforce = 8, zoneBlock = 9, zoneClear = 10 };
 
 void addFacet(std::vector<SurfaceVertex>& out, const Part& part, const Affine& toPlate, std::uint32_t facet, int kind) {
   const Corners c = part.mesh->corners(facet);
@@ -140,9 +168,7 @@ std::vector<SurfaceVertex> cleanSurface(const Project& project, const PartShown&
   for (std::size_t p = 0; p < project.parts.size(); ++p) {
     if (!isShown(p)) continue;
     const PartPtr& part = project.parts[p];
-    const Affine toPlate = transformOf(part->placement, *part->mesh);
-    part->clean->forEachTree(
-        [&](std::uint32_t facet, std::string_view) { addFacet(out, *part, toPlate, facet, clean); });
+    addMarks(out, *part, *part->clean, [](Mark) { return clean; });
   }
   return out;
 }
@@ -200,14 +226,15 @@ std::vector<SurfaceVertex> zoneSurface(const Project& project, const PartShown& 
   return out;
 }
 
-std::vector<LineVertex> decisionLines(const Project& project, std::size_t selected, const Chosen& chosen) {
+std::vector<LineVertex> decisionLines(const Project& project, std::size_t selected, const std::vector<Chosen>& chosen) {
   std::vector<LineVertex> out;
   constexpr int steps = 32;
   for (std::size_t p = 0; p < project.parts.size(); ++p) {
     const Part& part = *project.parts[p];
     const Affine toPlate = transformOf(part.placement, *part.mesh);
     for (std::size_t k = 0; k < part.props.size(); ++k) {
-      const bool held = p == selected && chosen == Chosen{Chosen::prop, k};
+      const bool held =
+          p == selected && std::find(chosen.begin(), chosen.end(), Chosen{Chosen::prop, k}) != chosen.end();
       const Vec3 at = toPlate * part.props[k].at;
       const double r = part.props[k].width / 2;
       for (const double z : {0.0, -r * 0.6})
@@ -325,9 +352,9 @@ std::vector<LineVertex> plateSheet(const Settings& settings) {
 }
 
 std::vector<LineVertex> ballOutline(const Vec3& centre, double radius, Mark mark) {
-  const QColor tint = mark == Mark::enforce ? theme().enforce.darker(130)
-                      : mark == Mark::block ? theme().block
-                                            : theme().ink;
+  const QColor tint = kindOf(mark) == Mark::enforce ? theme().enforce.darker(130)
+                      : mark == Mark::block         ? theme().block
+                                                    : theme().ink;
   std::vector<LineVertex> out;
   constexpr int steps = 48;
   for (int axis = 0; axis < 3; ++axis)

@@ -28,13 +28,15 @@ std::vector<LineVertex> handleLines(const std::vector<Handle>& handles, const Ha
 // Of the parts that are shown.
 using PartShown = std::function<bool(std::size_t)>;
 std::vector<SurfaceVertex> markSurface(const Project& project, const PartShown& isShown);
+// What a stroke would lay, as that is shown once it is laid; lit where it takes away. fresh: the stroke alone.
+std::vector<SurfaceVertex> strokeSurface(const Part& part, const Marks& fresh, const LayMark& lay);
 // Facets of clean faces, of sites with a choice, and of what is lit, each in its kind.
 std::vector<SurfaceVertex> cleanSurface(const Project& project, const PartShown& isShown);
 std::vector<SurfaceVertex> choiceSurface(const Project& project, const Build& build, const PartShown& isShown);
 std::vector<SurfaceVertex> litSurface(const Part& part, const std::vector<std::uint32_t>& facets);
 std::vector<SurfaceVertex> zoneSurface(const Project& project, const PartShown& isShown);
 // Edges of the chosen zone, rings of props, the plane of twin strokes: pairs.
-std::vector<LineVertex> decisionLines(const Project& project, std::size_t selected, const Chosen& chosen);
+std::vector<LineVertex> decisionLines(const Project& project, std::size_t selected, const std::vector<Chosen>& chosen);
 std::vector<LineVertex> planeLines(const Plane& plane, const Box3& around, const QColor& tint);
 std::vector<LineVertex> bandLines(const Box3& around, double from, double to);  // pairs
 // Floating starts but those too small to matter.

@@ -111,9 +111,9 @@ void SceneView::describe(const std::optional<Hit>& hit, const std::optional<Supp
 }
 
 // Left lays what is chosen, with Shift it blocks, with Ctrl it clears.
-Mark SceneView::markInHand(Qt::KeyboardModifiers modifiers) const {
-  if (modifiers & Qt::ControlModifier) return Mark::none;
-  return modifiers & Qt::ShiftModifier ? Mark::block : hand_.brush().mark;
+LayMark SceneView::inHand(std::size_t part, Stroke stroke) const {
+  return hand_.brush().laying(part, std::move(stroke), modifiers_ & Qt::ShiftModifier,
+                              modifiers_ & Qt::ControlModifier);
 }
 
 // The part under the pointer as it would rest on the face that is pointed at.
@@ -154,7 +154,7 @@ void SceneView::mousePressEvent(QMouseEvent* event) {
     hand_.setSettling(false);
     document_.perform(LayFaceDown{hit->part, hit->at});
     view_.selectPart(static_cast<int>(hit->part));
-  } else if (!useTool(event->position(), hit, event->modifiers()) && hit && hand_.brush().tool == Tool::pick) {
+  } else if (!useTool(event->position(), hit) && hit && hand_.brush().tool == Tool::pick) {
     std::vector<std::size_t> chosen =
         event->modifiers() & Qt::ControlModifier ? view_.selection() : std::vector<std::size_t>();
     const bool known = std::erase(chosen, hit->part) > 0;
@@ -276,7 +276,7 @@ bool SceneView::event(QEvent* event) {
 void SceneView::leaveEvent(QEvent*) {
   over_.reset();
   preview(std::nullopt);
-  removable_.reset();
+  removable_.clear();
   removal_.count = 0;
   lightSiteAt(std::nullopt);
   if (ghostAt_) showGhost(std::nullopt);

@@ -28,6 +28,7 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
       "range", QVector2D(low > 0 ? static_cast<float>(low) : -1e6f, static_cast<float>(std::min(high, 1e6))));
   surface_->setUniformValue("freeLean", static_cast<float>(document_.settings().number("support.free_lean")));
   surface_->setUniformValue("glass", 0.0f);
+  surface_->setUniformValue("fresh", 0.0f);
   surface_->setUniformValue("faded", builder_.showsOldSupports() ? 1.0f : 0.0f);
   for (const auto& [name, colour] : {std::pair{"part", t.part},
                                      {"hangingLow", t.hangingLow},
@@ -92,6 +93,12 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
   glPolygonOffset(-2, -2);
   draw(removal_);  // over the support it is of
   glDisable(GL_POLYGON_OFFSET_FILL);
+  glPolygonOffset(-3, -3);
+  glEnable(GL_POLYGON_OFFSET_FILL);
+  surface_->setUniformValue("fresh", 1.0f);
+  if (look_ != Look::supportsAlone) draw(fresh_);
+  surface_->setUniformValue("fresh", 0.0f);
+  glDisable(GL_POLYGON_OFFSET_FILL);
   draw(zones_);
   glDepthMask(GL_TRUE);
   glDisable(GL_BLEND);
@@ -150,7 +157,7 @@ void SceneView::drawGuides() {
     drawLines(ball_, GL_LINES);
   };
   if (wentTo_) drawOnce(ballOutline(*wentTo_, 2.5, Mark::none));
-  if (over_ && brush.isRound()) drawOnce(ballOutline(over_->at, brush.radius, markInHand(modifiers_)));
+  if (over_ && brush.isRound()) drawOnce(ballOutline(over_->at, brush.radius, inHand(over_->part, BallStroke()).mark));
   if (over_ && brush.tool == Tool::prop) drawOnce(ballOutline(over_->at, brush.propWidth / 2, Mark::none));
   if (band_) drawOnce(bandLines(boundsOfPart(bandOn_), band_->first, band_->second));
   const auto symmetry = hand_.twinPlane();

@@ -22,13 +22,13 @@ constexpr double zoneMargin = 0.5;  // mm
 
 }  // namespace
 
-bool SceneView::useTool(const QPointF& pixel, const std::optional<Hit>& hit, Qt::KeyboardModifiers modifiers) {
+bool SceneView::useTool(const QPointF& pixel, const std::optional<Hit>& hit) {
   const Brush& brush = hand_.brush();
   if (brush.tool == Tool::pick || brush.tool == Tool::prop)
     if (takeProp(pixel)) return true;
   if (brush.tool == Tool::pick && takeZone(pixel)) return true;
   if (brush.tool == Tool::remove) {
-    removeAt(pixel);
+    gather(pixel);
     return true;
   }
   if (brush.tool == Tool::prop) return addPropAt(pixel, hit);
@@ -51,9 +51,6 @@ bool SceneView::useTool(const QPointF& pixel, const std::optional<Hit>& hit, Qt:
     case Tool::band:
       band_ = {hit->at.z(), hit->at.z()};
       bandOn_ = hit->part;
-      break;
-    case Tool::clean:
-      document_.perform(KeepFaceClean{hit->part, {hit->at, brush.crease}, !(modifiers & Qt::ControlModifier)});
       break;
     case Tool::zone:
       addZoneAt(*hit);
@@ -81,6 +78,7 @@ void SceneView::dragTool(const QPointF& pixel, const std::optional<Hit>& hit) {
 
 void SceneView::endTool() {
   laying_ = false;
+  if (gathering_) removeGathered();
   propInHand_.reset();
   if (!band_) return;
   const auto [from, to] = *band_;
@@ -95,17 +93,39 @@ void SceneView::withTwin(LayMark& mark) const {
   mark.twin = symmetry->plane.movedBy(transformOf(part.placement, *part.mesh));
 }
 
+LayMark SceneView::roundStroke(std::size_t part, const std::vector<Vec3>& path) const {
+  const Brush& brush = hand_.brush();
+  LayMark mark = inHand(part, BallStroke{path, brush.radius});
+  if (brush.tool == Tool::sight) mark.stroke = SightStroke{path, brush.radius, camera_.eye()};
+  if (brush.stopAtCreases) mark.rules.crease = brush.crease;
+  mark.rules.clip = view_.clip();
+  withTwin(mark);
+  return mark;
+}
+
+// The stroke is laid on the part as if nothing were marked on it: what comes of that is the stroke alone.
+std::vector<SurfaceVertex> SceneView::freshStroke() const {
+  if (!over_ || laying_ || drag_ || !hand_.brush().isRound() || view_.gcode()) return {};
+  LayMark stroke = roundStroke(over_->part, {over_->at});
+  auto bare = std::make_shared<Part>(*document_.project()->parts[over_->part]);
+  bare->marks = std::make_shared<const Marks>();
+  if (stroke.coat == Coat::clean) bare->clean = bare->marks;
+  Project project = *document_.project();
+  project.parts[over_->part] = bare;
+  const LayMark shown = stroke;
+  if (stroke.mark == Mark::none) stroke.mark = Mark::block;  // else nothing would come of it
+  const ProjectPtr laid = performed(project, stroke);
+  const Part& part = *laid->parts[over_->part];
+  return strokeSurface(part, stroke.coat == Coat::clean ? *part.clean : *part.marks, shown);
+}
+
 // Each movement lays the stretch since the last one into the same step, so that a stroke is one undo and
 // fast movement leaves no gaps.
 void SceneView::lay(const Hit& hit, bool begins) {
-  const Brush& brush = hand_.brush();
   if (begins) view_.selectPart(static_cast<int>(hit.part));
   const std::vector<Vec3> path =
       begins || hit.part != layingOn_ ? std::vector<Vec3>{hit.at} : std::vector<Vec3>{lastLaid_, hit.at};
-  LayMark mark{hit.part, markInHand(modifiers_), BallStroke{path, brush.radius}};
-  if (brush.tool == Tool::sight) mark.stroke = SightStroke{path, brush.radius, camera_.eye()};
-  mark.rules = {brush.keepToOverhangs, brush.stopAtCreases ? std::optional(brush.crease) : std::nullopt, view_.clip()};
-  withTwin(mark);
+  const LayMark mark = roundStroke(hit.part, path);
   lastLaid_ = hit.at;
   layingOn_ = hit.part;
   document_.perform(mark, !begins);
@@ -113,8 +133,7 @@ void SceneView::lay(const Hit& hit, bool begins) {
 
 void SceneView::layOnce(std::size_t part, Stroke stroke) {
   view_.selectPart(static_cast<int>(part));
-  LayMark mark{part, markInHand(modifiers_), std::move(stroke)};
-  mark.rules.keepToOverhangs = hand_.brush().keepToOverhangs;
+  LayMark mark = inHand(part, std::move(stroke));
   if (std::holds_alternative<BandStroke>(mark.stroke)) mark.rules.clip = view_.clip();
   withTwin(mark);
   document_.perform(mark);
@@ -179,16 +198,21 @@ bool SceneView::takeZone(const QPointF& pixel) {
     const double away = (hit->at - ray.origin).norm() / ray.direction.norm();
     if (away < nearest - 1e-3) return false;
   }
-  view_.selectPart(static_cast<int>(best->first));
-  view_.choose({Chosen::zone, best->second});
+  choosePointed(best->first, {Chosen::zone, best->second});
   lightCovered();
   return true;
 }
 
+// With Ctrl beside what is chosen already, or no longer.
+void SceneView::choosePointed(std::size_t part, const Chosen& chosen) {
+  const bool more = modifiers_ & Qt::ControlModifier && view_.selectedPart() == static_cast<int>(part);
+  view_.selectPart(static_cast<int>(part));
+  more ? view_.chooseToo(chosen) : view_.choose(chosen);
+}
+
 void SceneView::sayMissed() {
-  Q_EMIT pointedAt(hand_.brush().lays() || hand_.brush().tool == Tool::clean
-                       ? tr("Nothing was marked: there is no surface under the pointer.")
-                       : tr("There is no surface here. Click on a part."));
+  Q_EMIT pointedAt(hand_.brush().lays() ? tr("Nothing was marked: there is no surface under the pointer.")
+                                        : tr("There is no surface here. Click on a part."));
 }
 
 // Under what is pointed at, from below; from above, under the underside over or below that place, on the plate too; at
@@ -241,8 +265,7 @@ bool SceneView::takeProp(const QPointF& pixel) {
     for (std::size_t k = 0; k < parts[p]->props.size(); ++k) {
       const auto at = camera_.pixelOf(toPlate * parts[p]->props[k].at);
       if (!at || QLineF(*at, pixel).length() > propNear) continue;
-      view_.selectPart(static_cast<int>(p));
-      view_.choose({Chosen::prop, k});
+      choosePointed(p, {Chosen::prop, k});
       propInHand_ = k;
       propMoved_ = false;
       return true;
@@ -251,62 +274,10 @@ bool SceneView::takeProp(const QPointF& pixel) {
   return false;
 }
 
-std::optional<Removal> SceneView::removalAt(const QPointF& pixel) {
-  const auto support = supportAt(pixel);
-  if (!support || !builder_.placesHold()) return std::nullopt;
-  const Brush& brush = hand_.brush();
-  const Vec3 inside = support->at + camera_.rayAt(pixel).direction * 0.05;
-  const Build& build = *builder_.shown().build;
-  try {
-    if (brush.keepOnly) return Removal{keepingOnly(build, inside), support->piece, {}};
-    return removing(build, inside, brush.reach, brush.disc);
-  } catch (const Error&) {  // a hair beside what is built
-    return std::nullopt;
-  }
-}
-
-void SceneView::removeAt(const QPointF& pixel) {
-  if (const auto removal = removalAt(pixel)) {
-    removable_.reset();
-    removal_.count = 0;
-    return document_.performTogether(removal->operations);
-  }
-  Q_EMIT pointedAt(builder_.placesHold()
-                       ? tr("No support is here. Point at one that is built.")
-                       : tr("A part was moved: supports can be taken away once they are built there."));
-}
-
-// Lit at once; the figures follow when the print without it is built.
-void SceneView::showRemoval(const QPointF& pixel) {
-  auto removal = hand_.brush().tool == Tool::remove ? removalAt(pixel) : std::nullopt;
-  const auto same = [](const Removal& a, const Removal& b) { return a.piece == b.piece && a.within == b.within; };
-  if (removal && removable_ && same(*removal, *removable_)) return;
-  removable_ = std::move(removal);
-  if (!removable_) {
-    removal_.count = 0;
-    return;
-  }
-  const QString what = hand_.brush().keepOnly ? tr("Click: all other support of the part goes")
-                       : removable_->within   ? tr("Click: what is lit goes")
-                                              : tr("Click: the whole piece goes");
-  Q_EMIT pointedAt(what + tr("  ·  being weighed…"));
-  builder_.weigh(*removable_, [this, what, asked = *removable_, same](const Builder::Weighed& weighed) {
-    if (!removable_ || !same(*removable_, asked)) return;
-    makeCurrent();
-    fill(removal_, hand_.brush().keepOnly ? std::vector<SurfaceVertex>() : litSolid(*weighed.solid));
-    doneCurrent();
-    update();
-    if (weighed.cost)
-      Q_EMIT pointedAt(
-          what +
-          tr("  ·  %1 g, %2 min").arg(weighed.cost->grams, 0, 'f', 2).arg(weighed.cost->seconds / 60, 0, 'f', 1));
-  });
-}
-
-// What a Face, Site or clean-face click here would take.
+// What a Face or Site click here would take.
 void SceneView::preview(const std::optional<Hit>& hit) {
   const Brush& brush = hand_.brush();
-  const bool wanted = hit && (brush.tool == Tool::face || brush.tool == Tool::site || brush.tool == Tool::clean);
+  const bool wanted = hit && (brush.tool == Tool::face || brush.tool == Tool::site);
   if (!wanted && previewed_.empty()) return;
   if (wanted && previewedOn_ == hit->part && std::binary_search(previewed_.begin(), previewed_.end(), hit->facet))
     return;

@@ -73,7 +73,7 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
        {&Builder::shownChanged, &Builder::sitesChanged, &Builder::earlySupportsChanged, &Builder::trialPrintChanged})
     connect(&builder, signal, this, qOverload<>(&QWidget::update));
   connect(&builder, &Builder::shownChanged, this, [this] {  // what was lit may be gone
-    removable_.reset();
+    removable_.clear();
     removal_.count = 0;
   });
   for (const auto signal : {&View::litChanged, &View::rangeChanged, &View::gcodeChanged, &View::cutawayChanged})
@@ -103,9 +103,9 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
 
 SceneView::~SceneView() {
   makeCurrent();
-  for (Buffer* buffer : {&parts_,     &marks_,   &supports_,     &plate_,   &sheet_,   &ribbons_, &ball_,
-                         &ghost_,     &defects_, &handleBuffer_, &clean_,   &choices_, &lit_,     &zones_,
-                         &decisions_, &starts_,  &piece_,        &travels_, &arrows_,  &stack_,   &removal_}) {
+  for (Buffer* buffer : {&parts_,   &marks_,        &supports_, &plate_,   &sheet_,   &ribbons_, &ball_,      &ghost_,
+                         &defects_, &handleBuffer_, &clean_,    &choices_, &lit_,     &zones_,   &decisions_, &starts_,
+                         &piece_,   &travels_,      &arrows_,   &stack_,   &removal_, &fresh_}) {
     buffer->array.destroy();
     buffer->vertices.destroy();
   }
@@ -165,9 +165,7 @@ Box3 SceneView::boundsOfPart(std::size_t part) const {
   return placedBounds(which.placement, *which.mesh);
 }
 
-bool SceneView::supportsStepAside() const {
-  return hand_.isSettling() || hand_.brush().lays() || hand_.brush().tool == Tool::clean;
-}
+bool SceneView::supportsStepAside() const { return hand_.isSettling() || hand_.brush().lays(); }
 
 bool SceneView::isShown(std::size_t part) const {
   const auto& selection = view_.selection();
@@ -262,12 +260,15 @@ void SceneView::refill() {
   show(marks_, decided, [&] { return markSurface(*project, partShown); });
   show(clean_, decided, [&] { return cleanSurface(*project, partShown); });
   show(zones_, decided, [&] { return zoneSurface(*project, partShown); });
-  show(decisions_, keyOf(document, selected, view_.chosen()),
-       [&] { return decisionLines(*project, static_cast<std::size_t>(selected), view_.chosen()); });
+  show(decisions_, keyOf(document, selected, view_.allChosen()),
+       [&] { return decisionLines(*project, static_cast<std::size_t>(selected), view_.allChosen()); });
   if (shown.build && shown.build->parts.size() == project->parts.size())
     show(choices_, keyOf(decided, built), [&] { return choiceSurface(*project, *shown.build, partShown); });
   show(lit_, keyOf(document, built, view_.litSites(), previewed_, previewedOn_, hand_.brush()),
        [&] { return litFacets(); });
+  const Vec3 place = over_ ? over_->at : Vec3(Vec3::Constant(1e9)), eye = camera_.eye();
+  show(fresh_, keyOf(document, place, eye, hand_.brush(), static_cast<int>(modifiers_), laying_, view_.clip().size()),
+       [&] { return freshStroke(); });
   const auto inHand = [&](const SolidVertex& v) { return static_cast<int>(v.piece) == view_.pieceInHand(); };
   if (const auto& early = builder_.earlySupports())
     show(supports_, shownParts, [&] { return supportSurface(*early, {}, [](const SolidVertex&) { return true; }); });

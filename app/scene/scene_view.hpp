@@ -118,28 +118,31 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   bool isShown(const Owner& owner) const;
 
   // Tools, see scene_tools.cpp.
-  bool useTool(const QPointF& pixel, const std::optional<Hit>& hit,
-               Qt::KeyboardModifiers modifiers);  // whether it did anything
+  bool useTool(const QPointF& pixel, const std::optional<Hit>& hit);  // whether it did anything
   void dragTool(const QPointF& pixel, const std::optional<Hit>& hit);
   void endTool();
   void lay(const Hit& hit, bool begins);
   void layOnce(std::size_t part, Stroke stroke);
+  LayMark roundStroke(std::size_t part, const std::vector<Vec3>& path) const;
+  std::vector<SurfaceVertex> freshStroke() const;  // what a round brush would lay here
   void withTwin(LayMark& mark) const;
   void addZoneAt(const Hit& hit);
   SurfacePlace placeFor(const QPointF& pixel, const Hit& hit) const;  // a corner, where one is near
   bool addPropAt(const QPointF& pixel, const std::optional<Hit>& hit);
   bool takeProp(const QPointF& pixel);
-  void removeAt(const QPointF& pixel);
+  void gather(const QPointF& pixel);
+  void removeGathered();
   void showRemoval(const QPointF& pixel);  // what a click of Remove would take, and what that saves
   std::optional<Removal> removalAt(const QPointF& pixel);
   bool takeZone(const QPointF& pixel);
   void sayMissed();
+  void choosePointed(std::size_t part, const Chosen& chosen);
   void preview(const std::optional<Hit>& hit);
   void lightCovered();  // sites within the chosen zone
   void lightSiteAt(const std::optional<Hit>& hit);
   std::optional<SiteId> siteUnder(const Hit& hit) const;
   double heightUnder(const QPointF& pixel) const;
-  Mark markInHand(Qt::KeyboardModifiers modifiers) const;
+  LayMark inHand(std::size_t part, Stroke stroke) const;
 
   Document& document_;
   Builder& builder_;
@@ -158,7 +161,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   QMatrix4x4 overlaidFor_;  // the view they were drawn for
   std::unique_ptr<QOpenGLShaderProgram> surface_, line_;
   Buffer parts_, marks_, supports_, plate_, sheet_, ribbons_, ball_, ghost_, defects_, handleBuffer_, clean_, choices_,
-      lit_, zones_, decisions_, starts_, piece_, travels_, arrows_, stack_, removal_;
+      lit_, zones_, decisions_, starts_, piece_, travels_, arrows_, stack_, removal_, fresh_;
   std::vector<int> partEnds_;  // in parts_, after each part
   Key layerKey_ = 0;           // of the lines of the topmost shown layer
   bool handlesShown_ = false, partHandles_ = false;
@@ -183,8 +186,10 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   const Handle* hot_ = nullptr;
   std::optional<HandleDrag> drag_;
   bool dragBegun_ = false;
-  std::optional<Removal> removable_;  // under the pointer
-  std::vector<RestingFace> faces_;    // of the part that is being settled
+  std::vector<Removal> removable_;  // under the pointer, or crossed by it while it is pressed
+  bool gathering_ = false;
+  std::size_t weighing_ = 0;        // which question of what goes was asked last
+  std::vector<RestingFace> faces_;  // of the part that is being settled
   std::uint64_t facesOf_ = 0;
   std::optional<Placement> ghostAt_;
 };

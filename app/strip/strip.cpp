@@ -296,9 +296,7 @@ void Strip::mouseReleaseEvent(QMouseEvent*) {
   band_.reset();
   update();
   if (stroke.to - stroke.from < 0.05) return;
-  LayMark mark{view_.selection().back(), hand_.brush().mark, stroke};
-  mark.rules.keepToOverhangs = hand_.brush().keepToOverhangs;
-  document_.perform(mark);
+  document_.perform(hand_.brush().laying(view_.selection().back(), stroke, false, false));
 }
 
 void Strip::wheelEvent(QWheelEvent* event) {

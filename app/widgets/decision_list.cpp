@@ -24,7 +24,7 @@ DecisionList::DecisionList(Document& document, Builder& builder, View& view, QWi
   list_ = new QListWidget;
   list_->setObjectName("decisions");
   list_->setFixedHeight(108);
-  list_->setSelectionMode(QAbstractItemView::SingleSelection);
+  list_->setSelectionMode(QAbstractItemView::ExtendedSelection);
   list_->setIconSize({28, 20});
   column->addWidget(list_);
   column->addWidget(zone_ = zoneFigures());
@@ -33,17 +33,11 @@ DecisionList::DecisionList(Document& document, Builder& builder, View& view, QWi
   price_->setObjectName("quiet");
   column->addWidget(price_);
   local_ = new LocalEditor([this](const Overrides& settings) {
-    const std::size_t p = view_.selection().back();
-    const Chosen chosen = view_.chosen();
-    if (chosen.kind == Chosen::zone) changeZone([&](ChangeZone& change) { change.settings = settings; });
-    if (chosen.kind == Chosen::prop) document_.perform(ChangeProp{p, chosen.index, {}, {}, settings});
+    if (view_.chosen().kind == Chosen::zone) changeZones([&](ChangeZone& change) { change.settings = settings; });
+    if (view_.chosen().kind == Chosen::prop) changeProps([&](ChangeProp& change) { change.settings = settings; });
   });
   column->addWidget(local_);
-  connect(list_, &QListWidget::currentRowChanged, this, [this](int row) {
-    if (refreshing_ || row < 0 || !part()) return;
-    const std::size_t zones = part()->zones.size(), i = static_cast<std::size_t>(row);
-    view_.choose(i < zones ? Chosen{Chosen::zone, i} : Chosen{Chosen::prop, i - zones});
-  });
+  connect(list_, &QListWidget::itemSelectionChanged, this, &DecisionList::chooseSelected);
   connect(&document, &Document::changed, this, &DecisionList::refresh);
   connect(&view, &View::selectionChanged, this, &DecisionList::refresh);
   connect(&view, &View::chosenChanged, this, &DecisionList::refresh);
@@ -93,7 +87,7 @@ QWidget* DecisionList::zoneFigures() {
   as_->addItems({tr("enforces"), tr("blocks"), tr("keeps clear")});
   grid->addWidget(as_, 3, 0, 1, 2);
   connect(as_, &QComboBox::activated, this,
-          [this](int i) { changeZone([i](ChangeZone& change) { change.as = static_cast<ZoneAs>(i); }); });
+          [this](int i) { changeZones([i](ChangeZone& change) { change.as = static_cast<ZoneAs>(i); }); });
   lean_ = new QDoubleSpinBox;
   lean_->setRange(0, 89);
   lean_->setDecimals(0);
@@ -103,7 +97,7 @@ QWidget* DecisionList::zoneFigures() {
   lean_->setToolTip(tr("An enforcing zone asks for support under what leans more than this."));
   grid->addWidget(lean_, 3, 2);
   connect(lean_, &QDoubleSpinBox::valueChanged, this,
-          [this](double value) { changeZone([value](ChangeZone& change) { change.lean = value; }); });
+          [this](double value) { changeZones([value](ChangeZone& change) { change.lean = value; }); });
   name_ = new QLineEdit;
   name_->setObjectName("zoneName");
   name_->setPlaceholderText(tr("a name, if you like"));
@@ -119,13 +113,13 @@ QWidget* DecisionList::zoneFigures() {
   hidden_->setToolTip(tr("Not drawn. It decides all the same."));
   grid->addWidget(hidden_, 4, 2);
   connect(hidden_, &QCheckBox::clicked, this,
-          [this](bool on) { changeZone([on](ChangeZone& change) { change.hidden = on; }); });
+          [this](bool on) { changeZones([on](ChangeZone& change) { change.hidden = on; }); });
   locked_ = new QCheckBox(tr("locked"));
   locked_->setObjectName("zoneLocked");
   locked_->setToolTip(tr("Has no handles in the scene, so that no slip of the hand moves it."));
   grid->addWidget(locked_, 4, 3);
   connect(locked_, &QCheckBox::clicked, this,
-          [this](bool on) { changeZone([on](ChangeZone& change) { change.locked = on; }); });
+          [this](bool on) { changeZones([on](ChangeZone& change) { change.locked = on; }); });
   auto* copy = new QPushButton(tr("Copy"));
   copy->setObjectName("copyZone");
   grid->addWidget(copy, 3, 3);
@@ -147,9 +141,8 @@ QWidget* DecisionList::propFigures() {
   width_->setSuffix(tr(" mm"));
   width_->setKeyboardTracking(false);
   line->addWidget(width_);
-  connect(width_, &QDoubleSpinBox::valueChanged, this, [this](double value) {
-    if (!refreshing_) document_.perform(ChangeProp{view_.selection().back(), view_.chosen().index, {}, value});
-  });
+  connect(width_, &QDoubleSpinBox::valueChanged, this,
+          [this](double value) { changeProps([value](ChangeProp& change) { change.width = value; }); });
   return widget;
 }
 
@@ -162,6 +155,36 @@ void DecisionList::changeZone(const std::function<void(ChangeZone&)>& how) {
   ChangeZone change{view_.selection().back(), view_.chosen().index};
   how(change);
   document_.perform(change);
+}
+
+template <typename Change>
+void DecisionList::changeAll(Chosen::Kind kind, const std::function<void(Change&)>& how) {
+  if (refreshing_) return;
+  std::vector<Operation> operations;
+  for (const Chosen& chosen : view_.allChosen()) {
+    if (chosen.kind != kind) continue;
+    Change change{view_.selection().back(), chosen.index};
+    how(change);
+    operations.push_back(change);
+  }
+  if (!operations.empty()) document_.performTogether(operations);
+}
+
+void DecisionList::changeZones(const std::function<void(ChangeZone&)>& how) { changeAll(Chosen::zone, how); }
+void DecisionList::changeProps(const std::function<void(ChangeProp&)>& how) { changeAll(Chosen::prop, how); }
+
+// The row that was clicked last is the one in hand.
+void DecisionList::chooseSelected() {
+  if (refreshing_ || !part()) return;
+  std::vector<Chosen> chosen;
+  const auto at = [zones = part()->zones.size()](int row) {
+    const auto i = static_cast<std::size_t>(row);
+    return i < zones ? Chosen{Chosen::zone, i} : Chosen{Chosen::prop, i - zones};
+  };
+  for (const QListWidgetItem* item : list_->selectedItems()) chosen.push_back(at(list_->row(item)));
+  const Chosen last = list_->currentRow() < 0 ? Chosen{} : at(list_->currentRow());
+  if (std::erase(chosen, last) > 0) chosen.push_back(last);
+  view_.chooseAll(std::move(chosen));
 }
 
 // "zone 2 · ball · brim of the hat · hidden".
@@ -183,9 +206,9 @@ void DecisionList::refresh() {
     for (std::size_t k = 0; k < now->props.size(); ++k)
       list_->addItem(new QListWidgetItem(iconOf(Tool::prop),
                                          tr("prop %1 · %2 mm").arg(k + 1).arg(now->props[k].width, 0, 'f', 1)));
-    const Chosen chosen = view_.chosen();
-    if (chosen.kind != Chosen::nothing)
-      list_->setCurrentRow(static_cast<int>(chosen.index + (chosen.kind == Chosen::prop ? now->zones.size() : 0)));
+    for (const Chosen& chosen : view_.allChosen())
+      list_->setCurrentRow(static_cast<int>(chosen.index + (chosen.kind == Chosen::prop ? now->zones.size() : 0)),
+                           QItemSelectionModel::Select);
   }
   refreshing_ = false;
   refreshFigures();

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Zones and props of the selected part: a list, and the figures of the one that is chosen.
+// Zones and props of the selected part: a list, and the figures of the one in hand. What is said of several that are
+// chosen (what they do, widths, settings, hiding, locking) is said of all.
 #pragma once
 
 #include "app/window/builder.hpp"
@@ -14,6 +15,7 @@
 class QCheckBox;
 class QComboBox;
 class QDoubleSpinBox;
+class QGridLayout;
 class QLabel;
 class QLineEdit;
 class QListWidget;
@@ -29,12 +31,17 @@ class DecisionList : public QWidget {
 
  private:
   using Triple = std::array<QDoubleSpinBox*, 3>;
-  Triple addTriple(class QGridLayout* grid, int row, const QString& name, const QString& unit, double low, double high);
+  Triple addTriple(QGridLayout* grid, int row, const QString& name, const QString& unit, double low, double high);
   static QString zoneWords(const Zone& zone, std::size_t number);
   QWidget* zoneFigures();
   QWidget* propFigures();
   const Part* part() const;
-  void changeZone(const std::function<void(ChangeZone&)>& how);
+  void changeZone(const std::function<void(ChangeZone&)>& how);   // the one in hand
+  void changeZones(const std::function<void(ChangeZone&)>& how);  // all that are chosen
+  void changeProps(const std::function<void(ChangeProp&)>& how);
+  template <typename Change>
+  void changeAll(Chosen::Kind kind, const std::function<void(Change&)>& how);
+  void chooseSelected();
   void refresh();
   void refreshFigures();
 

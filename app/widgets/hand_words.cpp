@@ -6,9 +6,10 @@ namespace trellis {
 QString handWords(const Brush& brush) {
   const QString view =
       QObject::tr(" The right button turns the view, the middle one or Space moves it, the wheel zooms.");
-  const QString lays = brush.mark == Mark::enforce ? QObject::tr("enforces")
-                       : brush.mark == Mark::block ? QObject::tr("blocks")
-                                                   : QObject::tr("clears");
+  const QString lays = brush.coat == Coat::clean     ? QObject::tr("keeps clean what it touches")
+                       : brush.mark == Mark::enforce ? QObject::tr("enforces")
+                       : brush.mark == Mark::block   ? QObject::tr("blocks")
+                                                     : QObject::tr("clears");
   switch (brush.tool) {
     case Tool::ball:
     case Tool::sight:
@@ -17,8 +18,6 @@ QString handWords(const Brush& brush) {
       return QObject::tr("The left button %1, with Shift it blocks, with Ctrl it clears.").arg(lays) + view;
     case Tool::band:
       return QObject::tr("Press at one height and release at the other: %1 what is between.").arg(lays) + view;
-    case Tool::clean:
-      return QObject::tr("The left button keeps the lit face clean, with Ctrl it lets it be touched.") + view;
     case Tool::zone:
       return QObject::tr("The left button puts a zone where you click. Then drag its handles.") + view;
     case Tool::prop:

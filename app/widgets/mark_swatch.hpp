@@ -10,6 +10,7 @@ class QPainter;
 
 namespace trellis {
 
+// An enforcer by the pattern of its tint, as the scene shows it.
 void paintSwatch(QPainter& painter, const QRectF& box, Mark mark);
 
 }  // namespace trellis

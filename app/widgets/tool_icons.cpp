@@ -114,6 +114,14 @@ void remove(QPainter& painter) {
   painter.drawLine(QPointF(28, 12), QPointF(12, 25));
 }
 
+void measure(QPainter& painter) {
+  painter.fillRect(QRectF(3, 14, 9, 12), theme().part);
+  painter.fillRect(QRectF(28, 14, 9, 12), theme().part);
+  painter.setPen(ink(1.1));
+  painter.drawLine(QPointF(12, 9), QPointF(28, 9));
+  for (const double x : {12.0, 28.0}) painter.drawLine(QPointF(x, 5), QPointF(x, 13));
+}
+
 void pick(QPainter& painter) {
   part(painter);
   arrowDown(painter);
@@ -122,9 +130,11 @@ void pick(QPainter& painter) {
 }  // namespace
 
 QIcon iconOf(Tool tool) {
-  constexpr void (*drawings[])(QPainter&) = {pick, ball, sight, face, site, band, clean, zone, prop, remove};
+  constexpr void (*drawings[])(QPainter&) = {pick, ball, sight, face, site, band, zone, prop, remove, measure};
   return drawn(drawings[static_cast<std::size_t>(tool)]);
 }
+
+QIcon cleanIcon() { return drawn(clean); }
 
 QIcon iconOf(Mark mark) {
   return drawn([mark](QPainter& painter) { paintSwatch(painter, {8, 6, 24, 16}, mark); });

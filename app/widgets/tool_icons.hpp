@@ -10,6 +10,7 @@ namespace trellis {
 
 QIcon iconOf(Tool tool);
 QIcon iconOf(Mark mark);
+QIcon cleanIcon();
 QIcon iconOf(ZoneAs as);
 
 }  // namespace trellis

@@ -121,13 +121,19 @@ bool Builder::placesHold() const {
                     });
 }
 
-void Builder::weigh(const Removal& removal, const std::function<void(const Weighed&)>& answer) {
-  trying_->doOnly([this, removal, answer, shown = shown_, now = document_.project()](const Progress& progress) {
-    const SupportLayers part = partOf(*shown.build->support, removal);
-    Weighed weighed{std::make_shared<const SupportSolid>(solidOf(part, {}, SupportLayer{0, 0, {}}, progress)), {}};
+void Builder::weigh(const std::vector<Removal>& removals, const std::function<void(const Weighed&)>& answer) {
+  trying_->doOnly([this, removals, answer, shown = shown_, now = document_.project()](const Progress& progress) {
+    SupportSolid all;
+    for (const Removal& removal : removals) {
+      const SupportLayers part = partOf(*shown.build->support, removal);
+      const SupportSolid solid = solidOf(part, {}, SupportLayer{0, 0, {}}, progress);
+      all.vertices.insert(all.vertices.end(), solid.vertices.begin(), solid.vertices.end());
+    }
+    Weighed weighed{std::make_shared<const SupportSolid>(std::move(all)), {}};
     activity_.here([answer, weighed] { answer(weighed); });
     ProjectPtr without = now;
-    for (const Operation& step : removal.operations) without = performed(*without, step);
+    for (const Removal& removal : removals)
+      for (const Operation& step : removal.operations) without = performed(*without, step);
     const BuildPtr before = buildProject(store_, now, progress), after = buildProject(store_, without, progress);
     weighed.cost = RemedyCost{grams(after->tally.whole(), now->settings) - grams(before->tally.whole(), now->settings),
                               after->tally.seconds - before->tally.seconds};

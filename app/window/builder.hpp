@@ -52,7 +52,7 @@ class Builder : public QObject {
     std::shared_ptr<const SupportSolid> solid;  // of what goes
     std::optional<RemedyCost> cost;             // once the print without it is built
   };
-  void weigh(const Removal& removal, const std::function<void(const Weighed&)>& answer);
+  void weigh(const std::vector<Removal>& removals, const std::function<void(const Weighed&)>& answer);
   // Whether parts stand where they stood when what is shown was built, so that its places are places still.
   bool placesHold() const;
 

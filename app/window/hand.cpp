@@ -5,6 +5,16 @@
 
 namespace trellis {
 
+LayMark Brush::laying(std::size_t part, Stroke stroke, bool shift, bool clear) const {
+  LayMark lay{part, mark == Mark::enforce ? enforceAs(tint) : mark, std::move(stroke)};
+  lay.coat = coat;
+  lay.rules.keepToOverhangs = keepToOverhangs;
+  if (shift) lay.coat = Coat::support;
+  if (shift) lay.mark = Mark::block;
+  if (clear) lay.mark = Mark::none;
+  return lay;
+}
+
 Hand::Hand(Document& document, View& view, Activity& activity, QObject* parent)
     : QObject(parent), document_(document), view_(view), activity_(activity) {
   connect(&view, &View::selectionChanged, this, [this] {

@@ -4,6 +4,7 @@
 
 #include "app/window/view.hpp"
 #include "core/assess/removal.hpp"
+#include "core/document/operations.hpp"
 #include "core/mesh/symmetry.hpp"
 
 #include <map>
@@ -12,11 +13,13 @@
 namespace trellis {
 
 // What the left button does in the scene. The first six have the keys 0 to 5.
-enum class Tool { pick, ball, sight, face, site, band, clean, zone, prop, remove, measure };
+enum class Tool { pick, ball, sight, face, site, band, zone, prop, remove, measure };
 
 struct Brush {
   Tool tool = Tool::pick;
-  Mark mark = Mark::enforce;
+  Mark mark = Mark::enforce;  // without its tint
+  int tint = 0;
+  Coat coat = Coat::support;
   double radius = 3;  // mm, 0.15–30
   bool keepToOverhangs = false;
   double crease = 20;  // degrees
@@ -30,6 +33,8 @@ struct Brush {
   double disc = usualDisc;  // mm across, that Remove cuts out of a close outline
   bool keepOnly = false;    // Remove takes everything else away
 
+  // What the brush lays on a part: with shift it blocks, with clear it takes away.
+  LayMark laying(std::size_t part, Stroke stroke, bool shift, bool clear) const;
   bool lays() const { return tool >= Tool::ball && tool <= Tool::band; }
   bool isRound() const { return tool == Tool::ball || tool == Tool::sight; }
 };

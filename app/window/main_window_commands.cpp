@@ -42,6 +42,7 @@ void MainWindow::makeCommands() {
     return [this, kind] {
       changeBrush([kind](Brush& b) {
         b.mark = kind;
+        b.coat = Coat::support;
         if (!b.lays()) b.tool = Tool::ball;
       });
       showSheet(2);
@@ -125,7 +126,6 @@ void MainWindow::makeCommands() {
       {tr("Mark"), tr("Face"), QKeySequence("3"), tool(Tool::face)},
       {tr("Mark"), tr("Site"), QKeySequence("4"), tool(Tool::site)},
       {tr("Mark"), tr("Band"), QKeySequence("5"), tool(Tool::band)},
-      {tr("Mark"), tr("Keep a face clean"), QKeySequence("K"), tool(Tool::clean)},
       {tr("Mark"), tr("Place a zone"), QKeySequence("Z"), tool(Tool::zone)},
       {tr("Mark"), tr("Place a prop"), QKeySequence("R"), tool(Tool::prop)},
       {tr("Mark"), tr("Remove support"), QKeySequence("D"), tool(Tool::remove)},
@@ -149,8 +149,26 @@ void MainWindow::makeCommands() {
       {tr("Mark"), tr("Enforce"), QKeySequence("E"), mark(Mark::enforce)},
       {tr("Mark"), tr("Block"), QKeySequence("B"), mark(Mark::block)},
       {tr("Mark"), tr("Nothing (clear)"), QKeySequence("N"), mark(Mark::none)},
+      {tr("Mark"), tr("Keep clean"), QKeySequence("K"),
+       [this] {
+         changeBrush([](Brush& b) {
+           b.mark = Mark::block;
+           b.coat = Coat::clean;
+           if (!b.lays()) b.tool = Tool::face;
+         });
+         showSheet(2);
+       }},
       {tr("Mark"), tr("Swap enforce and block"), QKeySequence("X"),
-       [this] { changeBrush([](Brush& b) { b.mark = b.mark == Mark::enforce ? Mark::block : Mark::enforce; }); }},
+       [this] {
+         changeBrush([](Brush& b) {
+           b.mark = b.mark == Mark::enforce ? Mark::block : Mark::enforce;
+           b.coat = Coat::support;
+         });
+       }},
+      {tr("Mark"), tr("Next tint"), QKeySequence("."),
+       [this] { changeBrush([](Brush& b) { b.tint = (b.tint + 1) % tintCount; }); }},
+      {tr("Mark"), tr("Previous tint"), QKeySequence(","),
+       [this] { changeBrush([](Brush& b) { b.tint = (b.tint + tintCount - 1) % tintCount; }); }},
       {tr("Mark"), tr("Larger brush"), QKeySequence("]"), [this] { changeBrush([](Brush& b) { b.radius *= 1.15; }); }},
       {tr("Mark"), tr("Smaller brush"), QKeySequence("["), [this] { changeBrush([](Brush& b) { b.radius /= 1.15; }); }},
       {tr("Mark"),
@@ -218,12 +236,16 @@ void MainWindow::escape() {
   builder_->cancel();
 }
 
-// Delete takes the zone or prop that is chosen, else the selected parts.
+// Delete takes the zones and props that are chosen, else the selected parts.
 void MainWindow::removeChosen() {
   const auto part = static_cast<std::size_t>(view_->selectedPart());
-  const Chosen chosen = view_->chosen();
-  if (chosen.kind == Chosen::zone) return document_->perform(RemoveZone{part, chosen.index});
-  if (chosen.kind == Chosen::prop) return document_->perform(RemoveProp{part, chosen.index});
+  std::vector<Chosen> chosen = view_->allChosen();
+  std::sort(chosen.begin(), chosen.end(), [](const Chosen& a, const Chosen& b) { return a.index > b.index; });
+  std::vector<Operation> operations;  // the last first, so that the others keep their numbers
+  for (const Chosen& one : chosen)
+    operations.push_back(one.kind == Chosen::zone ? Operation(RemoveZone{part, one.index})
+                                                  : RemoveProp{part, one.index});
+  if (!operations.empty()) return document_->performTogether(operations);
   findChild<QAbstractButton*>("remove")->click();
 }
 

@@ -214,10 +214,17 @@ int takeShots(MainWindow& window, const QString& folder) {
   window.showSheet(2);
   window.view().selectPart(2);
   window.scene().turnBy(110, 6);
-  window.scene().setSupportsHidden(true);
   window.hand().setBrush({.tool = Tool::ball});
+  for (const double y : {154.9, 125.1}) {  // under both eye-stalks
+    LayMark mark{2, Mark::enforce, BallStroke{{Vec3(221.4, y, 22.6)}, 3.5}};
+    mark.rules.keepToOverhangs = true;
+    window.document().perform(mark);
+  }
+  if (!waitForBuild(window)) return 1;
   shot("mark");
-  window.scene().setSupportsHidden(false);
+  window.hand().setBrush({.tool = Tool::pick});
+  window.document().undo();
+  window.document().undo();
   if (!decide(window) || !waitForBuild(window)) return 1;
   shot("decisions");
   window.view().choose({});

@@ -43,8 +43,11 @@ void View::keepToProject() {
   if (kept.empty() && count > 0) kept = {count - 1};
   if (kept != selection_) select(kept);
   const Part* part = selection_.empty() ? nullptr : document_.project()->parts[selection_.back()].get();
-  const std::size_t chosenFrom = !part ? 0 : chosen_.kind == Chosen::zone ? part->zones.size() : part->props.size();
-  if (chosen_.index >= chosenFrom) choose({});
+  std::vector<Chosen> chosen = chosen_;
+  std::erase_if(chosen, [&](const Chosen& one) {
+    return !part || one.index >= (one.kind == Chosen::zone ? part->zones.size() : part->props.size());
+  });
+  chooseAll(std::move(chosen));
 }
 
 Settings View::settingsInHand() const {
@@ -107,8 +110,18 @@ void View::lightSites(std::vector<SiteId> lit) {
 }
 
 void View::choose(const Chosen& chosen) {
+  chooseAll(chosen.kind == Chosen::nothing ? std::vector<Chosen>() : std::vector{chosen});
+}
+
+void View::chooseToo(const Chosen& chosen) {
+  std::vector<Chosen> all = chosen_;
+  if (std::erase(all, chosen) == 0) all.push_back(chosen);
+  chooseAll(std::move(all));
+}
+
+void View::chooseAll(std::vector<Chosen> chosen) {
   if (chosen == chosen_) return;
-  chosen_ = chosen;
+  chosen_ = std::move(chosen);
   Q_EMIT chosenChanged();
 }
 

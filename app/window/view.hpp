@@ -55,8 +55,12 @@ class View : public QObject {
   // What is pointed at, and what is selected in the list.
   const std::vector<SiteId>& litSites() const { return lit_; }
   void lightSites(std::vector<SiteId> lit);
-  Chosen chosen() const { return chosen_; }
-  void choose(const Chosen& chosen);
+  // Zones or props of the selected part that are chosen: the one in hand, and all of them, that one last.
+  Chosen chosen() const { return chosen_.empty() ? Chosen{} : chosen_.back(); }
+  const std::vector<Chosen>& allChosen() const { return chosen_; }
+  void choose(const Chosen& chosen);  // it alone
+  void chooseAll(std::vector<Chosen> chosen);
+  void chooseToo(const Chosen& chosen);  // or no longer
   // A piece to be looked at, or −1: it slides a little along its way out.
   int pieceInHand() const { return pieceInHand_; }
   void takePiece(int piece);
@@ -114,7 +118,7 @@ class View : public QObject {
   bool editsPart_ = false;
   std::vector<ShownTurning> turnings_;
   std::vector<SiteId> lit_;
-  Chosen chosen_;
+  std::vector<Chosen> chosen_;
   int pieceInHand_ = -1;
   std::vector<Distance> distances_;
   std::optional<Plane> cutaway_;

@@ -3,6 +3,7 @@
 
 #include "app/widgets/decision_list.hpp"
 #include "app/widgets/hand_words.hpp"
+#include "app/widgets/tint_editor.hpp"
 #include "app/widgets/tool_icons.hpp"
 #include "core/base/short_name.hpp"
 
@@ -26,6 +27,7 @@ namespace {
 
 constexpr double smallest = 0.3, largest = 60;  // mm across
 constexpr int sliderSteps = 200;
+constexpr int cleanButton = 3;  // beside those of marks
 
 QToolButton* pictured(const QString& name, const QIcon& icon, const QString& help) {
   auto* button = new QToolButton;
@@ -54,6 +56,8 @@ MarkSheet::MarkSheet(Document& document, Builder& builder, View& view, Hand& han
     : Worksheet(tr("Mark"), document, view, parent), builder_(builder), hand_(hand), activity_(activity) {
   addTools();
   addMarks();
+  tint_ = new TintEditor(document, view, hand);
+  column_->addWidget(tint_);
   addReach();
   addZoneAndProp();
   hands_ = addQuiet("");
@@ -83,14 +87,12 @@ void MarkSheet::addTools() {
       {Tool::site, tr("Site"), tr("The whole overhanging site under the pointer. Key 4.")},
       {Tool::band, tr("Band"),
        tr("Everything between two heights: press at one, release at the other, on the part or on the strip. Key 5.")},
-      {Tool::clean, tr("Clean"),
-       tr("Keeps a face free of any contact: no mark, no support, nothing stands on it. With Ctrl it may be touched "
-          "again. Key K.")},
       {Tool::zone, tr("Zone"),
        tr("A solid that decides for what it covers. Click: it lands there and covers the whole site. Key Z.")},
       {Tool::prop, tr("Prop"), tr("One support exactly here. Drag it along the surface. Key R.")},
       {Tool::remove, tr("Remove"),
-       tr("Point at a support: what would go lights up, with its grams. Click: it goes, its neighbours stay. Key D.")}};
+       tr("Point at a support: what would go lights up, with its grams. Click: it goes, its neighbours stay. Key D.")},
+      {Tool::measure, tr("Measure"), tr("The distance between two places, along the axes too. Key I.")}};
   for (const auto& [tool, name, help] : rows) {
     QToolButton* button = pictured(name, iconOf(tool), help);
     const int i = static_cast<int>(tool);
@@ -117,10 +119,19 @@ void MarkSheet::addMarks() {
     marks_->addButton(button, static_cast<int>(mark));
     kinds->addWidget(button);
   }
+  QToolButton* clean = pictured(tr("clean"), cleanIcon(),
+                                tr("Keeps what is marked free of any contact: no support, and nothing stands on it. "
+                                   "With Ctrl it may be touched again. Key K."));
+  marks_->addButton(clean, cleanButton);
+  kinds->addWidget(clean);
   markRows_ = boxed(kinds);
   column_->addWidget(markRows_);
-  connect(marks_, &QButtonGroup::idClicked, this,
-          [this](int id) { change([id](Brush& brush) { brush.mark = static_cast<Mark>(id); }); });
+  connect(marks_, &QButtonGroup::idClicked, this, [this](int id) {
+    change([id](Brush& brush) {
+      brush.coat = id == cleanButton ? Coat::clean : Coat::support;
+      brush.mark = id == cleanButton ? Mark::block : static_cast<Mark>(id);
+    });
+  });
 }
 
 QDoubleSpinBox* MarkSheet::addBox(QBoxLayout* line, const char* name, const QString& label, const QString& unit,
@@ -281,7 +292,7 @@ void MarkSheet::addWhole() {
   lean->addWidget(mark);
   column_->addLayout(lean);
   const auto stroke = [this] {
-    return LayMark{view_.selection().back(), hand_.brush().mark, LeanStroke{above_->value()}};
+    return hand_.brush().laying(view_.selection().back(), LeanStroke{above_->value()}, false, false);
   };
   connect(above_, &QDoubleSpinBox::valueChanged, this, [this, stroke] {
     if (view_.selectedPart() >= 0) document_.preview(stroke());
@@ -341,7 +352,8 @@ void MarkSheet::refreshIdle() {
 void MarkSheet::refresh() {
   const Brush& brush = hand_.brush();
   if (QAbstractButton* button = tools_->button(static_cast<int>(brush.tool))) button->setChecked(true);
-  marks_->button(static_cast<int>(brush.mark))->setChecked(true);
+  marks_->button(brush.coat == Coat::clean ? cleanButton : static_cast<int>(brush.mark))->setChecked(true);
+  tint_->refresh();
   zoneAs_->button(static_cast<int>(brush.zoneAs))->setChecked(true);
   {
     const QSignalBlocker quiet[] = {QSignalBlocker(slider_),    QSignalBlocker(size_), QSignalBlocker(crease_),
@@ -364,7 +376,7 @@ void MarkSheet::refresh() {
   const bool marking = brush.lays() || brush.tool == Tool::pick;
   markRows_->setVisible(marking);
   roundRows_->setVisible(brush.isRound() || brush.tool == Tool::pick);
-  creaseRow_->setVisible(brush.tool == Tool::face || brush.tool == Tool::clean || brush.stopAtCreases);
+  creaseRow_->setVisible(brush.tool == Tool::face || brush.stopAtCreases);
   zoneRows_->setVisible(brush.tool == Tool::zone);
   propRow_->setVisible(brush.tool == Tool::prop);
   removeRow_->setVisible(brush.tool == Tool::remove);

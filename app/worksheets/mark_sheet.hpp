@@ -14,6 +14,8 @@ class QSlider;
 
 namespace trellis {
 
+class TintEditor;
+
 class MarkSheet : public Worksheet {
   Q_OBJECT
  public:
@@ -44,6 +46,7 @@ class MarkSheet : public Worksheet {
   QDoubleSpinBox *size_, *crease_, *propWidth_, *above_, *disc_;
   QCheckBox *keep_, *stop_, *twin_;
   QComboBox *twinAxis_, *shape_, *reach_;
+  TintEditor* tint_;
   QLabel *hands_, *idle_, *twinWords_, *laid_;
   QWidget *markRows_, *roundRows_, *creaseRow_, *zoneRows_, *propRow_, *removeRow_;
   std::pair<std::shared_ptr<const ResolvedDecisions>, Decided> decided_;  // of what was last asked for

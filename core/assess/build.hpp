@@ -5,9 +5,11 @@
 #include "core/assess/finding.hpp"
 #include "core/assess/stability.hpp"
 #include "core/base/size.hpp"
+#include "core/document/twin.hpp"
 #include "core/gcode/print.hpp"
 #include "core/mesh/health.hpp"
 #include "core/mesh/inspect.hpp"
+#include "core/mesh/symmetry.hpp"
 #include "core/release/piece_figures.hpp"
 #include "core/support/supports.hpp"
 
@@ -20,6 +22,8 @@ struct PartJudgement {
   std::shared_ptr<const MeshHealth> health;  // in mesh coordinates
   std::shared_ptr<const Stability> stability;
   std::shared_ptr<const HoldAdvice> holdAdvice;  // null where it stands well
+  std::shared_ptr<const Symmetry> symmetry;      // null where nothing is decided
+  std::shared_ptr<const TwinLeftOut> leftOut;    // null where the part has no two like sides
 };
 
 // What one cause is answerable for of the support: what pieces have in common is split by contact area.

@@ -58,8 +58,9 @@ void joinAlike(Findings& found) {
 }  // namespace
 
 bool isAboutDecision(std::string_view code) {
-  constexpr std::array<std::string_view, 8> codes{"enforced-upward", "enforce-idle", "block-idle", "zone-idle",
-                                                  "zone-redundant",  "choice-idle",  "prop-idle",  "supports-off"};
+  constexpr std::array<std::string_view, 9> codes{"enforced-upward", "enforce-idle",   "block-idle",
+                                                  "zone-idle",       "zone-redundant", "choice-idle",
+                                                  "prop-idle",       "supports-off",   "twin-left-out"};
   return std::find(codes.begin(), codes.end(), code) != codes.end();
 }
 

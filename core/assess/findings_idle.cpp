@@ -69,8 +69,13 @@ void idleMarks(Finder& f, std::size_t p, const Without& without) {
   const PartBuild& part = f.build.parts[p];
   const Vec3 at = part.placed->bounds.center();
   if (areaOf(part.shadows->enforced) > worthSaying) {
+    // A tint with settings of its own changes how support is built.
     MarkShadows marks = *part.shadows;
     marks.enforced.assign(marks.enforced.size(), {});
+    for (const auto& [tint, tinted] : marks.tints)
+      if (f.project.parts[p]->tints.contains(tint))
+        for (std::size_t i = 0; i < marks.enforced.size(); ++i)
+          marks.enforced[i].insert(marks.enforced[i].end(), tinted.surface[i].begin(), tinted.surface[i].end());
     if (without.isIdle(marks))
       f.add("enforce-idle", Severity::note,
             {fmt::format("{}: your enforcers change nothing.", f.name(p)), enforcedAnyway(f, p)}, at, p,
@@ -167,11 +172,34 @@ void scraps(Finder& f, std::size_t p) {
            places, p, {remove});
 }
 
+void leftOut(Finder& f, std::size_t p) {
+  const PartJudgement& judged = f.build.judged[p];
+  if (!judged.leftOut) return;
+  const Part& part = *f.project.parts[p];
+  const Affine toPlate = transformOf(part.placement, *part.mesh);
+  const double scale = std::cbrt(std::abs(toPlate.linear().determinant()));
+  const double marked = judged.leftOut->marked * scale * scale;
+  if (marked < 2 * worthSaying && judged.leftOut->others == 0) return;
+  std::string what;
+  if (marked >= 2 * worthSaying) what = fmt::format("{:.0f} mm² that you marked", marked);
+  if (const std::size_t others = judged.leftOut->others; others > 0)
+    what += (what.empty() ? "" : " and ") +
+            (others == 1 ? std::string("one decision") : fmt::format("{} decisions", others));
+  f.add(
+      "twin-left-out", Severity::note,
+      {fmt::format("{}: {} on one side alone.", f.name(p), what),
+       fmt::format("{:.0f} % of the part is the same on both sides of a plane, and the other side has nothing like it. "
+                   "Lay it there too, if both sides were meant.",
+                   judged.symmetry->fit * 100)},
+      toPlate * judged.leftOut->at, p, {LayTwin{p, judged.symmetry->plane.movedBy(toPlate)}});
+}
+
 }  // namespace
 
 void findIdleDecisions(Finder& f) {
   for (std::size_t p = 0; p < f.build.parts.size(); ++p) {
     const Part& part = *f.project.parts[p];
+    leftOut(f, p);
     if (!f.rules(p).on || (part.marks->empty() && part.zones.empty() && part.sites.empty())) continue;
     const Without without(f, p);
     idleMarks(f, p, without);

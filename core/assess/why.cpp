@@ -27,6 +27,8 @@ struct Asker {
     return leanOf((toPlate * part().mesh->normal(facet)).normalized());
   }
 
+  bool isClean() const { return markAt(part().mesh->corners(facet), part().clean->tree(facet), place) != Mark::none; }
+
   std::string zone(ZoneAs as) const {
     for (std::size_t z = 0; z < part().zones.size(); ++z)
       if (part().zones[z].as == as && isIn(part().zones[z], place)) return fmt::format("zone {}", z + 1);
@@ -37,7 +39,9 @@ struct Asker {
   std::vector<std::string> ofUnderside(double leans) const {
     std::vector<std::string> all;
     const Mark mark = markAt(part().mesh->corners(facet), part().marks->tree(facet), place);
-    if (mark == Mark::enforce) all.emplace_back("enforced by your mark");
+    if (kindOf(mark) == Mark::enforce)
+      all.push_back(tintOf(mark) == 0 ? "enforced by your mark"
+                                      : fmt::format("enforced by your mark, tint {}", tintOf(mark)));
     if (mark == Mark::block) all.emplace_back("blocked by your mark");
     const double scale = transformOf(part().placement, *part().mesh).linear().norm() / std::sqrt(3.0);
     for (std::size_t k = 0; k < part().props.size(); ++k)
@@ -75,9 +79,9 @@ std::string whyAt(const Project& project, const Build& build, std::size_t part, 
                   const Vec3& place) {
   if (part >= build.parts.size() || facet >= project.parts[part]->mesh->facets.size()) return {};
   const Asker ask{project, build, part, facet, place};
-  if (!ask.part().clean->tree(facet).empty()) return "clean face: nothing touches it";
+  if (ask.isClean()) return "clean face: nothing touches it";
   const double lean = ask.lean();
-  const Mark mark = markAt(ask.part().mesh->corners(facet), ask.part().marks->tree(facet), place);
+  const Mark mark = kindOf(markAt(ask.part().mesh->corners(facet), ask.part().marks->tree(facet), place));
   if (lean <= -wallLean)
     return mark == Mark::block     ? "no support stands here, by your mark"
            : mark == Mark::enforce ? "your mark has nothing to carry here"
@@ -96,7 +100,7 @@ std::vector<std::string> decisionsAt(const Project& project, const Build& build,
   const double lean = ask.lean();
   if (lean < wallLean) return {};
   std::vector<std::string> all = ask.ofUnderside(lean);
-  if (!ask.part().clean->tree(facet).empty()) all.emplace(all.begin(), "clean face: nothing touches it");
+  if (ask.isClean()) all.emplace(all.begin(), "clean face: nothing touches it");
   return all;
 }
 

@@ -12,12 +12,6 @@ namespace {
 
 bool isWithin(const Vec3& at, double farthest) { return at.allFinite() && at.cwiseAbs().maxCoeff() <= farthest; }
 
-void checkPlane(const Plane& plane, const char* what) {
-  checkPlace(plane.at, what);
-  if (!plane.normal.allFinite() || std::abs(plane.normal.norm() - 1) > 1e-3)
-    throw Error(fmt::format("{} needs a plane with a direction.", what));
-}
-
 void checkRound(const std::vector<Vec3>& path, double radius) {
   if (path.empty()) throw Error("A stroke needs at least one point.");
   if (path.size() > bounds::strokePoints)
@@ -76,6 +70,12 @@ void checkPlacement(const Placement& placement, const std::string& name) {
 void checkPlace(const Vec3& at, const char* what) {
   if (!isWithin(at, bounds::decision))
     throw Error(fmt::format("{} can go at most {:g} mm from the plate's corner.", what, bounds::decision));
+}
+
+void checkPlane(const Plane& plane, const char* what) {
+  checkPlace(plane.at, what);
+  if (!plane.normal.allFinite() || std::abs(plane.normal.norm() - 1) > 1e-3)
+    throw Error(fmt::format("{} needs a plane with a direction.", what));
 }
 
 void checkStroke(const LayMark& lay) {

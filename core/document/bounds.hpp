@@ -25,6 +25,7 @@ inline constexpr double narrowestProp = 0.8, widestProp = 20;     // mm
 // All throw Error with the figure and the range.
 void checkPlacement(const Placement& placement, const std::string& name);
 void checkPlace(const Vec3& at, const char* what);  // of a decision, on the plate: "A stroke", "A prop"
+void checkPlane(const Plane& plane, const char* what);
 void checkStroke(const LayMark& lay);
 void checkText(const std::string& text, const char* what);  // "The name of a part"
 

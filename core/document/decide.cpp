@@ -2,6 +2,7 @@
 #include "core/document/decide.hpp"
 
 #include "core/document/bounds.hpp"
+#include "core/document/twin.hpp"
 
 #include "core/mesh/nearest.hpp"
 #include "core/mesh/symmetry.hpp"
@@ -28,10 +29,10 @@ void checkLocal(const Overrides& settings) {
   for (const auto& [key, value] : settings) {
     checkSetting(key, value);
     if (!isLocal(key))
-      throw Error(
-          fmt::format("{} cannot be set for one site, zone or prop. Structure, branches, gaps, interface, body, graded "
-                      "layers and filaments can.",
-                      key));
+      throw Error(fmt::format(
+          "{} cannot be set for one tint, site, zone or prop. Structure, branches, gaps, interface, body, graded "
+          "layers and filaments can.",
+          key));
   }
 }
 
@@ -76,7 +77,9 @@ void checkWidth(double width) {
                             bounds::widestProp));
 }
 
-const char* nameOf(Mark mark) { return mark == Mark::enforce ? "enforce" : mark == Mark::block ? "block" : "clear"; }
+const char* nameOf(Mark mark) {
+  return kindOf(mark) == Mark::enforce ? "enforce" : mark == Mark::block ? "block" : "clear";
+}
 const char* nameOf(ZoneAs as) {
   return as == ZoneAs::enforce ? "enforcing" : as == ZoneAs::block ? "blocking" : "keep clear";
 }
@@ -100,13 +103,44 @@ ProjectPtr applyTo(const Project& project, const LayMark& lay) {
         canvas.others.push_back({treeOf(other->mesh), transformOf(other->placement, *other->mesh).inverse()});
   std::optional<Plane> twin = lay.twin;
   if (lay.findTwin) twin = findSymmetry(part.mesh, Progress()).plane.movedBy(canvas.toPlate);
-  part.marks = paint(canvas, *part.marks, lay.stroke, lay.mark, lay.rules);
-  if (twin) {
+  const auto laid = [&](const Marks& marks, Mark mark) {
+    const MarksPtr once = paint(canvas, marks, lay.stroke, mark, lay.rules);
+    if (!twin) return once;
     PaintRules rules = lay.rules;
     for (Plane& plane : rules.clip) plane = {twin->mirrored(plane.at), twin->mirroredDirection(plane.normal)};
-    part.marks = paint(canvas, *part.marks, mirrored(lay.stroke, *twin), lay.mark, rules);
+    return paint(canvas, *once, mirrored(lay.stroke, *twin), mark, rules);
+  };
+  if (lay.coat == Coat::support) {
+    part.marks = laid(*part.marks, lay.mark);
+    return withPart(project, lay.part, std::move(part));
   }
+  canvas.clean = nullptr;
+  if (const auto* face = std::get_if<FaceStroke>(&lay.stroke); face && faceAt(canvas, *face).empty())
+    onSurface(part, face->at);
+  part.clean = laid(*part.clean, lay.mark == Mark::none ? Mark::none : Mark::block);
+  if (lay.mark != Mark::none) part.marks = laid(*part.marks, Mark::none);
   return withPart(project, lay.part, std::move(part));
+}
+
+ProjectPtr applyTo(const Project& project, const LayTwin& lay) {
+  const Part& part = partAt(project, lay.part);
+  if (lay.plane) checkPlane(*lay.plane, "A twin");
+  const Affine toPlate = transformOf(part.placement, *part.mesh);
+  const Plane plane = lay.plane ? lay.plane->movedBy(toPlate.inverse()) : findSymmetry(part.mesh, Progress()).plane;
+  return withPart(project, lay.part,
+                  withTwin(part, plane, settingsOf(project, lay.part).number("support.free_lean"), Progress()));
+}
+
+ProjectPtr applyTo(const Project& project, const SetTint& set) {
+  Part part = partAt(project, set.part);
+  if (set.tint < 0 || set.tint >= tintCount)
+    throw Error(fmt::format("There is no tint {}. Tints are 0 to {}.", set.tint, tintCount - 1));
+  checkLocal(set.settings);
+  if (set.settings.empty())
+    part.tints.erase(set.tint);
+  else
+    part.tints[set.tint] = set.settings;
+  return withPart(project, set.part, std::move(part));
 }
 
 ProjectPtr applyTo(const Project& project, const ClearDecisions& clear) {
@@ -135,17 +169,6 @@ ProjectPtr applyTo(const Project& project, const ClearDecisions& clear) {
       break;
   }
   return withPart(project, clear.part, std::move(part));
-}
-
-ProjectPtr applyTo(const Project& project, const KeepFaceClean& keep) {
-  Part part = partAt(project, keep.part);
-  checkStroke({keep.part, Mark::block, keep.face});
-  Canvas canvas = canvasOf(project, keep.part, part);
-  canvas.clean = nullptr;
-  if (faceAt(canvas, keep.face).empty()) onSurface(part, keep.face.at);
-  part.clean = paint(canvas, *part.clean, keep.face, keep.clean ? Mark::block : Mark::none, {});
-  if (keep.clean) part.marks = paint(canvas, *part.marks, keep.face, Mark::none, {});
-  return withPart(project, keep.part, std::move(part));
 }
 
 ProjectPtr applyTo(const Project& project, const AddZone& add) {
@@ -246,15 +269,18 @@ std::string named(const LayMark& lay) {
   constexpr std::array<const char*, std::variant_size_v<Stroke>> brushes{"stroke", "sight stroke", "face",   "site",
                                                                          "band",   "by lean",      "support"};
   if (std::holds_alternative<PatchStroke>(lay.stroke) && lay.mark == Mark::block) return "remove support";
-  return fmt::format("{} {}{}", nameOf(lay.mark), brushes[lay.stroke.index()],
-                     lay.twin || lay.findTwin ? " and its twin" : "");
+  const char* brush = brushes[lay.stroke.index()];
+  if (lay.coat == Coat::clean)
+    return lay.mark == Mark::none ? fmt::format("{} may be touched", brush) : fmt::format("keep a {} clean", brush);
+  return fmt::format("{} {}{}", nameOf(lay.mark), brush, lay.twin || lay.findTwin ? " and its twin" : "");
 }
+std::string named(const LayTwin&) { return "lay the twin"; }
+std::string named(const SetTint& set) { return fmt::format("settings of tint {}", set.tint); }
 std::string named(const ClearDecisions& clear) {
   constexpr std::array<const char*, 7> what{"all marks", "enforce marks", "block marks", "clean faces",
                                             "zones",     "props",         "site choices"};
   return std::string("clear ") + what[static_cast<std::size_t>(clear.what)];
 }
-std::string named(const KeepFaceClean& keep) { return keep.clean ? "keep a face clean" : "face may be touched"; }
 std::string named(const AddZone& add) { return fmt::format("add {} zone", nameOf(add.zone.as)); }
 std::string named(const ChangeZone& change) {
   if (change.figures) return "place zone";

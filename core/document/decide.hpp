@@ -11,8 +11,9 @@ const Part& partAt(const Project& project, std::size_t part);
 ProjectPtr withPart(const Project& project, std::size_t index, Part part);
 
 ProjectPtr applyTo(const Project& project, const LayMark& lay);
+ProjectPtr applyTo(const Project& project, const LayTwin& lay);
+ProjectPtr applyTo(const Project& project, const SetTint& set);
 ProjectPtr applyTo(const Project& project, const ClearDecisions& clear);
-ProjectPtr applyTo(const Project& project, const KeepFaceClean& keep);
 ProjectPtr applyTo(const Project& project, const AddZone& add);
 ProjectPtr applyTo(const Project& project, const ChangeZone& change);
 ProjectPtr applyTo(const Project& project, const CopyZone& copy);
@@ -23,8 +24,9 @@ ProjectPtr applyTo(const Project& project, const RemoveProp& remove);
 ProjectPtr applyTo(const Project& project, const DecideSite& decide);
 
 std::string named(const LayMark& lay);
+std::string named(const LayTwin& lay);
+std::string named(const SetTint& set);
 std::string named(const ClearDecisions& clear);
-std::string named(const KeepFaceClean& keep);
 std::string named(const AddZone& add);
 std::string named(const ChangeZone& change);
 std::string named(const CopyZone& copy);

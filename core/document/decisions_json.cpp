@@ -8,6 +8,7 @@
 
 #include <algorithm>
 #include <array>
+#include <charconv>
 
 namespace trellis {
 
@@ -113,6 +114,13 @@ void readDecisions(Part& part, const Json& json, const Attachments& attached, co
       part.sites.push_back({placeFrom(saved.at("at")), numbered<Choice>(saved.at("choice"), choiceNames), {}});
       readOverrides(part.sites.back().settings, saved.value("settings", Json::object()), lenient, name);
     }
+    if (json.contains("tints"))
+      for (const auto& [number, saved] : json.at("tints").items()) {
+        int tint = tintCount;
+        std::from_chars(number.data(), number.data() + number.size(), tint);
+        if (tint < 0 || tint >= tintCount) throw Error("a tint in it is none.");
+        readOverrides(part.tints[tint], saved, lenient, name);
+      }
     part.accepted = acceptedFrom(json);
   } catch (const Error& error) {
     throw Error(name + " is damaged: " + error.what());
@@ -152,6 +160,7 @@ void writeDecisions(Json& json, const Part& part, std::size_t p, const Attaching
     json["sites"].push_back({{"at", toJson(site.at)}, {"choice", choiceNames[static_cast<std::size_t>(site.choice)]}});
     if (!site.settings.empty()) json["sites"].back()["settings"] = settingsJson(site.settings);
   }
+  for (const auto& [tint, settings] : part.tints) json["tints"][std::to_string(tint)] = settingsJson(settings);
 }
 
 Part readPart(const Json& json, const Attachments& attached, const std::string& name, bool lenient) {

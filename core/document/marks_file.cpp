@@ -3,11 +3,14 @@
 
 #include "core/base/bytes.hpp"
 
+#include <algorithm>
+
 namespace trellis {
 
 namespace {
 
-constexpr std::uint32_t magic = 0x314d5254;        // "TRM1"
+constexpr std::uint32_t magic = 0x314d5254;        // "TRM1": two bits a node
+constexpr std::uint32_t magicTinted = 0x324d5254;  // "TRM2": a byte a node
 constexpr std::uint64_t largestTree = 1ULL << 26;  // nodes; a brush makes far fewer
 constexpr std::uint64_t mostNodes = 1ULL << 28;    // of all trees, each counted as often as it stands for a facet
 
@@ -32,6 +35,35 @@ struct Stretch {
   std::string_view tree;
 };
 
+constexpr std::size_t perByte = 4;
+
+void putNodes(ByteWriter& out, std::string_view tree, bool isTinted) {
+  if (isTinted) {
+    for (const char node : tree) out.put(static_cast<std::uint8_t>(node));
+    return;
+  }
+  for (std::size_t i = 0; i < tree.size(); i += perByte) {
+    unsigned packed = 0;
+    for (std::size_t k = i; k < std::min(i + perByte, tree.size()); ++k)
+      packed |= static_cast<unsigned>(tree[k]) << (2 * (k - i));
+    out.put(static_cast<std::uint8_t>(packed));
+  }
+}
+
+MarkTree getNodes(ByteReader& in, std::size_t count, bool isTinted) {
+  MarkTree tree(count, '\0');
+  if (isTinted) {
+    for (char& node : tree) node = static_cast<char>(in.get<std::uint8_t>());
+    return tree;
+  }
+  for (std::size_t i = 0; i < count; i += perByte) {
+    const auto packed = in.get<std::uint8_t>();
+    for (std::size_t k = i; k < std::min(i + perByte, count); ++k)
+      tree[k] = static_cast<char>((packed >> (2 * (k - i))) & 3);
+  }
+  return tree;
+}
+
 }  // namespace
 
 std::string packMarks(const Marks& marks) {
@@ -43,19 +75,17 @@ std::string packMarks(const Marks& marks) {
       stretches.push_back({facet, 1, tree});
   });
   ByteWriter out;
-  out.put(magic);
+  const bool isTinted = std::any_of(stretches.begin(), stretches.end(), [](const Stretch& stretch) {
+    return std::any_of(stretch.tree.begin(), stretch.tree.end(), [](char node) { return node > markSplit; });
+  });
+  out.put(isTinted ? magicTinted : magic);
   putVarint(out, stretches.size());
   std::uint32_t next = 0;
   for (const Stretch& stretch : stretches) {
     putVarint(out, stretch.first - next);
     putVarint(out, stretch.count);
     putVarint(out, stretch.tree.size());
-    for (std::size_t i = 0; i < stretch.tree.size(); i += 4) {
-      unsigned packed = 0;
-      for (std::size_t k = i; k < std::min(i + 4, stretch.tree.size()); ++k)
-        packed |= static_cast<unsigned>(stretch.tree[k]) << (2 * (k - i));
-      out.put(static_cast<std::uint8_t>(packed));
-    }
+    putNodes(out, stretch.tree, isTinted);
     next = stretch.first + stretch.count;
   }
   return out.take();
@@ -63,7 +93,9 @@ std::string packMarks(const Marks& marks) {
 
 MarksPtr unpackMarks(std::string_view bytes, std::size_t facetCount, const std::string& what) {
   ByteReader in(bytes, what);
-  if (in.get<std::uint32_t>() != magic) in.fail();
+  const auto begins = in.get<std::uint32_t>();
+  const bool isTinted = begins == magicTinted;
+  if (!isTinted && begins != magic) in.fail();
   std::vector<std::pair<std::uint32_t, MarkTree>> trees;
   std::uint64_t next = 0, all = 0;
   for (std::uint64_t left = getVarint(in); left > 0; --left) {
@@ -72,12 +104,7 @@ MarksPtr unpackMarks(std::string_view bytes, std::size_t facetCount, const std::
     if (nodes == 0 || nodes > largestTree || nodes / 4 > bytes.size()) in.fail();
     all += count * nodes;
     if (all > mostNodes) in.fail();
-    MarkTree tree(nodes, '\0');
-    for (std::size_t i = 0; i < nodes; i += 4) {
-      const auto packed = in.get<std::uint8_t>();
-      for (std::size_t k = i; k < std::min<std::size_t>(i + 4, nodes); ++k)
-        tree[k] = static_cast<char>((packed >> (2 * (k - i))) & 3);
-    }
+    const MarkTree tree = getNodes(in, nodes, isTinted);
     if (!isMarkTree(tree)) in.fail();
     next += skip;
     for (std::uint64_t k = 0; k < count; ++k, ++next) trees.emplace_back(static_cast<std::uint32_t>(next), tree);

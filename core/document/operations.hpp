@@ -52,24 +52,32 @@ struct ReplaceMesh {
   std::size_t part = 0;
   MeshPtr mesh;
 };
+// A part has two coats of marks: where support goes, and what is to be kept free of any contact.
+enum class Coat { support, clean };
 struct LayMark {
   std::size_t part = 0;
-  Mark mark = Mark::enforce;  // none clears
+  Mark mark = Mark::enforce;  // none clears; an enforcer may bear a tint
   Stroke stroke;
   PaintRules rules = {};
   std::optional<Plane> twin = {};  // plate coordinates: the stroke is laid on the other side too
   bool findTwin = false;           // across the plane the part is most nearly symmetrical about
+  Coat coat = Coat::support;       // on clean, block keeps it clean and none lets it be touched
+};
+// Every decision of the part on its other side too, where nothing is decided there.
+struct LayTwin {
+  std::size_t part = 0;
+  std::optional<Plane> plane = {};  // plate coordinates; none: the one the part is most nearly symmetrical about
+};
+// Settings of the support that enforcers of a tint cause; none: as the part's.
+struct SetTint {
+  std::size_t part = 0;
+  int tint = 0;  // 0 to tintCount − 1
+  Overrides settings = {};
 };
 enum class Clearing { marks, enforce, block, clean, zones, props, sites };
 struct ClearDecisions {
   std::size_t part = 0;
   Clearing what = Clearing::marks;
-};
-// Keeps the face at a place free of any contact, or no longer.
-struct KeepFaceClean {
-  std::size_t part = 0;
-  FaceStroke face;
-  bool clean = true;
 };
 struct AddZone {
   std::size_t part = 0;
@@ -142,7 +150,7 @@ struct ApplyPreset {
 
 using Operation =
     std::variant<AddParts, RemovePart, CopyPart, MirrorPart, ArrangeParts, PlacePart, LayFaceDown, MendPart,
-                 ReplaceMesh, LayMark, ClearDecisions, KeepFaceClean, AddZone, ChangeZone, CopyZone, RemoveZone,
+                 ReplaceMesh, LayMark, LayTwin, SetTint, ClearDecisions, AddZone, ChangeZone, CopyZone, RemoveZone,
                  AddProp, ChangeProp, RemoveProp, DecideSite, AcceptFinding, ChangeSetting, ResetSetting, ApplyPreset>;
 
 // As the Edit menu names it: "enforce stroke", "gap above 0.22 mm".
@@ -159,8 +167,8 @@ Part withMesh(const Part& part, const MeshPtr& mesh, const Progress& progress);
 // project is what it will be performed on: parts, zones and props may be named by their numbers in it, their ids, and
 // parts by their names.
 Operation operationFrom(const nlohmann::json& json, const Project& project = {});
-// Whether a site, zone or prop may have a setting of its own: whatever of support.* a part may, but for what says where
-// support is wanted rather than how it is built.
+// Whether a tint, site, zone or prop may have a setting of its own: whatever of support.* a part may, but for what says
+// where support is wanted rather than how it is built.
 bool isLocal(std::string_view key);
 
 }  // namespace trellis

@@ -74,6 +74,20 @@ Mark markFrom(const std::string& word) {
   return oneOf<Mark>(word, "as", {{"enforce", Mark::enforce}, {"block", Mark::block}, {"none", Mark::none}});
 }
 
+int tintIn(const Json& json) {
+  const std::size_t tint = countIn(member(json, "tint"), "tint");
+  if (tint >= static_cast<std::size_t>(tintCount))
+    throw Error(fmt::format("\"tint\" cannot be {}. It can be 0 to {}.", tint, tintCount - 1));
+  return static_cast<int>(tint);
+}
+
+Mark markIn(const Json& json) {
+  const Mark mark = markFrom(textIn(json, "as"));
+  if (!json.contains("tint")) return mark;
+  if (mark != Mark::enforce) throw Error("Only what enforces has a \"tint\": nothing else causes support.");
+  return enforceAs(tintIn(json));
+}
+
 std::optional<Overrides> overridesIn(const Json& json) {
   if (!json.contains("set")) return std::nullopt;
   if (!json["set"].is_object()) throw Error("\"set\" has to be an object of setting keys and values.");
@@ -139,8 +153,7 @@ Stroke strokeFrom(const Json& json) {
   throw Error(fmt::format("\"with\" cannot be {}. It can be ball, sight, face, site or band.", brush));
 }
 
-Operation markOperationFrom(const Json& json) {
-  LayMark lay{partIn(json), markFrom(textIn(json, "as")), strokeFrom(json)};
+LayMark withRules(LayMark lay, const Json& json) {
   lay.rules.keepToOverhangs = yesIn(json, "keep_to_overhangs");
   if (yesIn(json, "stop_at_creases")) lay.rules.crease = creaseIn(json);
   if (json.contains("clip"))
@@ -152,8 +165,18 @@ Operation markOperationFrom(const Json& json) {
   return lay;
 }
 
+Operation markOperationFrom(const Json& json) {
+  return withRules(LayMark{partIn(json), markIn(json), strokeFrom(json)}, json);
+}
+
+Operation twinFrom(const Json& json) {
+  LayTwin lay{partIn(json)};
+  if (json.contains("plane")) lay.plane = planeFrom(json["plane"]);
+  return lay;
+}
+
 Operation markByLeanFrom(const Json& json) {
-  return LayMark{partIn(json), markFrom(textIn(json, "as")), LeanStroke{numberIn(member(json, "above"), "above")}};
+  return LayMark{partIn(json), markIn(json), LeanStroke{numberIn(member(json, "above"), "above")}};
 }
 
 Operation clearFrom(const Json& json) {
@@ -168,9 +191,12 @@ Operation clearFrom(const Json& json) {
 }
 
 Operation cleanFaceFrom(const Json& json) {
-  return KeepFaceClean{partIn(json),
-                       {vectorIn(member(json, "at"), "at"), creaseIn(json)},
-                       !json.contains("clean") || yesIn(json, "clean")};
+  const bool keep = !json.contains("clean") || yesIn(json, "clean");
+  LayMark lay{partIn(json), keep ? Mark::block : Mark::none, FaceStroke()};
+  lay.stroke =
+      json.contains("with") ? strokeFrom(json) : FaceStroke{vectorIn(member(json, "at"), "at"), creaseIn(json)};
+  lay.coat = Coat::clean;
+  return withRules(lay, json);
 }
 
 ZoneAs zoneAsFrom(const Json& json) {
@@ -309,6 +335,8 @@ Operation operationFrom(const Json& asked, const Project& project) {
   if (what == "replace") return replaceFrom(json);
   if (what == "mark") return markOperationFrom(json);
   if (what == "mark_by_lean") return markByLeanFrom(json);
+  if (what == "twin") return twinFrom(json);
+  if (what == "tint") return SetTint{partIn(json), tintIn(json), overridesIn(json).value_or(Overrides())};
   if (what == "clear") return clearFrom(json);
   if (what == "clean_face") return cleanFaceFrom(json);
   if (what == "zone") return zoneFrom(json);
@@ -327,7 +355,7 @@ Operation operationFrom(const Json& asked, const Project& project) {
   if (what == "reset") return ResetSetting{textIn(json, "key"), onePart(json)};
   throw Error(
       fmt::format("\"do\" cannot be {}. It can be add, remove_part, copy, mirror, arrange, place, lay_down, mend, "
-                  "replace, mark, mark_by_lean, "
+                  "replace, mark, mark_by_lean, twin, tint, "
                   "clear, clean_face, zone, change_zone, copy_zone, remove_zone, prop, change_prop, remove_prop, site, "
                   "remove, accept, set, reset or preset.",
                   what));

@@ -17,11 +17,18 @@ struct Part {
   std::vector<Zone> zones = {};
   std::vector<Prop> props = {};
   std::vector<SiteDecision> sites = {};
-  Overrides settings = {};  // where this part differs from the plate
+  std::map<int, Overrides> tints = {};  // of support that enforcers of a tint cause; 0 to tintCount − 1, none empty
+  Overrides settings = {};              // where this part differs from the plate
   std::vector<Accepted> accepted = {};
   PartId id = {};
   std::vector<LostMarks> lostMarks = {};  // what the last replacement of its mesh could not keep
 };
+
+// Whether anything was decided about its supports, settings aside.
+inline bool hasDecisions(const Part& part) {
+  return !part.marks->empty() || !part.clean->empty() || !part.zones.empty() || !part.props.empty() ||
+         !part.sites.empty();
+}
 
 using PartPtr = std::shared_ptr<const Part>;
 

@@ -82,7 +82,7 @@ class Painter {
   }
 
   bool mayMark(std::uint32_t f) const {
-    if (canvas_.clean && !canvas_.clean->tree(f).empty()) return false;
+    if (canvas_.clean && canvas_.clean->tree(f).size() == 1) return false;  // wholly clean
     return !rules_.keepToOverhangs || leanOfFacet(f) > canvas_.freeLean;
   }
 

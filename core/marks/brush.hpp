@@ -51,7 +51,7 @@ struct Canvas {
   MeshTreePtr tree;  // of mesh
   Affine toPlate = Affine::Identity();
   double freeLean = 45;               // degrees, of sites and of keeping to overhangs
-  const Marks* clean = nullptr;       // faces that brushes skip
+  const Marks* clean = nullptr;       // facets that are wholly clean are skipped; elsewhere clean wins anyway
   std::vector<Occluder> others = {};  // other parts, which may stand in the way of the eye
 };
 

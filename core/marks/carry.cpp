@@ -5,6 +5,8 @@
 #include "core/mesh/nearest.hpp"
 
 #include <algorithm>
+#include <map>
+#include <optional>
 
 namespace trellis {
 
@@ -63,13 +65,14 @@ bool sameCorners(Corners a, Corners b) {
 
 class Carrier {
  public:
-  Carrier(const MeshPtr& from, const Marks& marks, const std::vector<Leaf>& leaves)
-      : from_(treeOf(from)), marked_(treeOf(meshOf(leaves))), marks_(marks) {}
+  Carrier(const MeshPtr& from, const Marks& marks, const std::vector<Leaf>& leaves, std::optional<Plane> across = {})
+      : from_(treeOf(from)), marked_(treeOf(meshOf(leaves))), marks_(marks), across_(across) {}
 
   // The tree of a facet of the new mesh.
   MarkTree treeFor(const Corners& corners) const {
-    const Vec3 middle = middleOf(corners);
+    const Vec3 middle = onOld(middleOf(corners));
     if (!isNearMarks(corners, middle)) return {};
+    if (across_) return refined(corners);
     const auto same = nearestOn(*from_, middle, unchanged);
     // A tree depends on the corners and the way they run round, not on which comes first.
     if (same && sameCorners(corners, from_->mesh().corners(same->facet))) {
@@ -82,12 +85,15 @@ class Carrier {
   }
 
  private:
-  static double reachOf(const Corners& corners, const Vec3& middle) {
+  Vec3 onOld(const Vec3& place) const { return across_ ? across_->mirrored(place) : place; }
+
+  static double reachOf(const Corners& corners) {
+    const Vec3 middle = middleOf(corners);
     return std::max({(corners[0] - middle).norm(), (corners[1] - middle).norm(), (corners[2] - middle).norm()});
   }
 
   bool isNearMarks(const Corners& corners, const Vec3& middle) const {
-    return !marked_->facetsNear(middle, reachOf(corners, middle) + carryReach).empty();
+    return !marked_->facetsNear(middle, reachOf(corners) + carryReach).empty();
   }
 
   char markNear(const Vec3& point) const {
@@ -98,7 +104,7 @@ class Carrier {
 
   // Whether the old surface around a triangle carries one mark all over, or none.
   bool isUniform(const Corners& corners, const Vec3& middle) const {
-    const auto near = from_->facetsNear(middle, reachOf(corners, middle) + carryReach);
+    const auto near = from_->facetsNear(middle, reachOf(corners) + carryReach);
     return std::all_of(near.begin(), near.end(), [&](std::uint32_t f) {
       const std::string_view tree = marks_.tree(f);
       return tree.size() == 1 && tree == marks_.tree(near.front());
@@ -106,7 +112,7 @@ class Carrier {
   }
 
   MarkTree refined(const Corners& corners) const {
-    const Vec3 middle = middleOf(corners);
+    const Vec3 middle = onOld(middleOf(corners));
     if (!isNearMarks(corners, middle)) return MarkTree(1, '\0');
     const double edge = std::max(
         {(corners[1] - corners[0]).norm(), (corners[2] - corners[1]).norm(), (corners[0] - corners[2]).norm()});
@@ -118,7 +124,17 @@ class Carrier {
 
   MeshTreePtr from_, marked_;
   const Marks& marks_;
+  std::optional<Plane> across_;  // places of the new mesh lie on the other side of it
 };
+
+MarksPtr carried(const Carrier& carrier, const TriangleMesh& to, const Progress& progress) {
+  std::vector<MarkTree> trees(to.facets.size());
+  parallelFor(trees.size(), progress, [&](std::size_t f) { trees[f] = carrier.treeFor(to.corners(f)); });
+  std::vector<std::pair<std::uint32_t, MarkTree>> changes;
+  for (std::uint32_t f = 0; f < trees.size(); ++f)
+    if (!trees[f].empty()) changes.emplace_back(f, std::move(trees[f]));
+  return Marks().with(changes);
+}
 
 std::vector<LostMarks> lostOf(const std::vector<Leaf>& leaves, const MeshTree& to, const Progress& progress) {
   std::vector<char> isLost(leaves.size());
@@ -144,13 +160,32 @@ std::vector<LostMarks> lostOf(const std::vector<Leaf>& leaves, const MeshTree& t
 Carried carryMarks(const MeshPtr& from, const Marks& marks, const MeshPtr& to, const Progress& progress) {
   const std::vector<Leaf> leaves = leavesOf(*from, marks);
   if (leaves.empty()) return {std::make_shared<const Marks>(), {}};
-  const Carrier carrier(from, marks, leaves);
-  std::vector<MarkTree> trees(to->facets.size());
-  parallelFor(trees.size(), progress, [&](std::size_t f) { trees[f] = carrier.treeFor(to->corners(f)); });
-  std::vector<std::pair<std::uint32_t, MarkTree>> changes;
-  for (std::uint32_t f = 0; f < trees.size(); ++f)
-    if (!trees[f].empty()) changes.emplace_back(f, std::move(trees[f]));
-  return {Marks().with(changes), lostOf(leaves, *treeOf(to), progress)};
+  return {carried(Carrier(from, marks, leaves), *to, progress), lostOf(leaves, *treeOf(to), progress)};
+}
+
+MarksPtr mirroredMarks(const MeshPtr& mesh, const Marks& marks, const Plane& plane, const Progress& progress) {
+  const std::vector<Leaf> leaves = leavesOf(*mesh, marks);
+  if (leaves.empty()) return std::make_shared<const Marks>();
+  return carried(Carrier(mesh, marks, leaves, plane), *mesh, progress);
+}
+
+MarksBeyond beyond(const TriangleMesh& mesh, const Marks& marks, const Marks& more, double reach) {
+  std::map<Mark, std::vector<Leaf>> known;
+  for (const Leaf& leaf : leavesOf(mesh, marks)) known[kindOf(leaf.mark)].push_back(leaf);
+  std::map<Mark, MeshTreePtr> trees;
+  for (const auto& [kind, leaves] : known) trees[kind] = treeOf(meshOf(leaves));
+  MarksBeyond sum;
+  double largest = 0;
+  for (const Leaf& leaf : leavesOf(mesh, more)) {
+    const auto tree = trees.find(kindOf(leaf.mark));
+    if (tree != trees.end() && nearestOn(*tree->second, middleOf(leaf.corners), reach)) continue;
+    const auto& [a, b, c] = leaf.corners;
+    const double area = (b - a).cross(c - a).norm() / 2;
+    sum.area += area;
+    if (area > largest) sum.at = middleOf(leaf.corners);
+    largest = std::max(largest, area);
+  }
+  return sum;
 }
 
 }  // namespace trellis

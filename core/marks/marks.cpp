@@ -24,14 +24,45 @@ std::pair<Vec3, Vec3> orderedEdge(const Corners& corners, std::size_t k) {
 bool walkTree(std::string_view tree, std::size_t& at, int depth) {
   if (at >= tree.size() || depth > deepest) return false;
   const char node = tree[at++];
-  if (node != markSplit) return node >= 0 && node < markSplit;
+  if (node != markSplit) return node >= 0 && node < markSplit + tintCount;
   return walkTree(tree, at, depth + 1) && walkTree(tree, at, depth + 1);
 }
 
-MarkTree treeWithout(std::string_view tree, std::size_t& at, char kind) {
+MarkTree treeWithout(std::string_view tree, std::size_t& at, Mark kind) {
   const char node = tree[at++];
-  if (node != markSplit) return MarkTree(1, node == kind ? '\0' : node);
+  if (node != markSplit) return MarkTree(1, kindOf(static_cast<Mark>(node)) == kind ? '\0' : node);
   const MarkTree first = treeWithout(tree, at, kind), second = treeWithout(tree, at, kind);
+  return first.size() == 1 && first == second ? first : markSplit + first + second;
+}
+
+struct Cursor {
+  std::string_view tree;
+  std::size_t at = 0;
+  bool isSplit() const { return tree[at] == markSplit; }
+  MarkTree takeWhole() {
+    const std::size_t from = at;
+    for (int open = 1; open > 0; ++at) open += tree[at] == markSplit ? 1 : -1;
+    return MarkTree(tree.substr(from, at - from));
+  }
+};
+
+MarkTree overlaid(Cursor& top, Cursor& below) {
+  if (!top.isSplit()) {
+    const MarkTree mark = top.takeWhole(), under = below.takeWhole();
+    return mark[0] != 0 ? mark : under;
+  }
+  ++top.at;
+  MarkTree first, second;
+  if (below.isSplit()) {
+    ++below.at;
+    first = overlaid(top, below);
+    second = overlaid(top, below);
+  } else {
+    const MarkTree leaf = below.takeWhole();
+    Cursor once{leaf}, again{leaf};
+    first = overlaid(top, once);
+    second = overlaid(top, again);
+  }
   return first.size() == 1 && first == second ? first : markSplit + first + second;
 }
 
@@ -132,7 +163,17 @@ MarksPtr Marks::without(Mark kind) const {
   std::vector<std::pair<std::uint32_t, MarkTree>> changes;
   forEachTree([&](std::uint32_t facet, std::string_view tree) {
     std::size_t at = 0;
-    changes.emplace_back(facet, treeWithout(tree, at, static_cast<char>(kind)));
+    changes.emplace_back(facet, treeWithout(tree, at, kind));
+  });
+  return with(changes);
+}
+
+MarksPtr Marks::over(const Marks& other) const {
+  std::vector<std::pair<std::uint32_t, MarkTree>> changes;
+  other.forEachTree([&](std::uint32_t facet, std::string_view below) {
+    const std::string_view own = tree(facet);
+    Cursor top{own}, under{below};
+    changes.emplace_back(facet, own.empty() ? MarkTree(below) : overlaid(top, under));
   });
   return with(changes);
 }
@@ -164,13 +205,20 @@ Mark markAt(const Corners& corners, std::string_view tree, const Vec3& point) {
 
 double markedArea(const TriangleMesh& mesh, const Affine& toPlate, const Marks& marks, Mark kind) {
   double sum = 0;
+  for (const auto& [mark, area] : markedAreas(mesh, toPlate, marks))
+    if (kindOf(mark) == kind) sum += area;
+  return sum;
+}
+
+std::map<Mark, double> markedAreas(const TriangleMesh& mesh, const Affine& toPlate, const Marks& marks) {
+  std::map<Mark, double> areas;
   const auto linear = toPlate.linear();
   marks.forEachTree([&](std::uint32_t facet, std::string_view tree) {
     forEachLeaf(mesh.corners(facet), tree, [&](const Corners& leaf, Mark mark) {
-      if (mark == kind) sum += (linear * (leaf[1] - leaf[0])).cross(linear * (leaf[2] - leaf[0])).norm() / 2;
+      areas[mark] += (linear * (leaf[1] - leaf[0])).cross(linear * (leaf[2] - leaf[0])).norm() / 2;
     });
   });
-  return sum;
+  return areas;
 }
 
 bool isMarkTree(std::string_view tree) {

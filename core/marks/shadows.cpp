@@ -57,8 +57,8 @@ MarkShadows castShadows(const TriangleMesh& mesh, const Affine& toPlate, const M
   result.enforced.resize(planes.size());
   result.blocked.resize(planes.size());
   result.noLanding.resize(planes.size());
-  result.walls.resize(planes.size());
-  std::vector<Shadow> enforced, blocked, noLanding;
+  std::map<int, std::vector<Shadow>> enforced;  // by tint
+  std::vector<Shadow> blocked, noLanding;
   const bool mirrored = toPlate.linear().determinant() < 0;
   marks.forEachTree([&](std::uint32_t facet, std::string_view tree) {
     progress.check();
@@ -69,17 +69,26 @@ MarkShadows castShadows(const TriangleMesh& mesh, const Affine& toPlate, const M
     forEachLeaf(mesh.corners(facet), tree, [&](const Corners& leaf, Mark mark) {
       const Corners placed{toPlate * leaf[0], toPlate * leaf[1], toPlate * leaf[2]};
       if (mark == Mark::block) return dropLeaf(placed, planes, lean > 0 ? blocked : noLanding);
-      if (lean >= wallLean) return dropLeaf(placed, planes, enforced);
+      MarkShadows::Tinted& tint = result.tints[tintOf(mark)];
+      tint.walls.resize(planes.size());
+      if (lean >= wallLean) return dropLeaf(placed, planes, enforced[tintOf(mark)]);
       const double leafArea = (placed[1] - placed[0]).cross(placed[2] - placed[0]).norm() / 2;
       const bool wall = lean > -wallLean;
       (wall ? result.enforcedWall : result.enforcedUpward) += leafArea;
       if (wall)
-        cutWall(placed, outward, planes, result.walls);
+        cutWall(placed, outward, planes, tint.walls);
       else
         result.upwardAt = placed[0];
     });
   });
-  unitePlanes(enforced, result.enforced, progress);
+  for (auto& [tint, tinted] : result.tints) {
+    tinted.surface.resize(planes.size());
+    unitePlanes(enforced[tint], tinted.surface, progress);
+    for (std::size_t i = 0; i < planes.size(); ++i)
+      result.enforced[i].insert(result.enforced[i].end(), tinted.surface[i].begin(), tinted.surface[i].end());
+  }
+  if (result.tints.size() > 1)
+    parallelLayers(planes.size(), progress, [&](std::size_t i) { result.enforced[i] = unite(result.enforced[i]); });
   unitePlanes(blocked, result.blocked, progress);
   unitePlanes(noLanding, result.noLanding, progress);
   return result;

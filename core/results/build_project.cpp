@@ -37,6 +37,7 @@ class BuildRun {
     weighStanding();
     build_->prices = pricesOf(*build_);
     stage("looking meshes over", 0.97);
+    lookForTwins();
     lookOver();
     build_->findings = findProblems(project_, *build_);
     stage("done", 1);
@@ -112,6 +113,24 @@ class BuildRun {
       if (!standsWell(*judged.stability, rules))
         judged.holdAdvice =
             store_.getAside(partHoldAdvice, {p, parts_[p].placed, parts_[p].sections, holds, rules}, progress_).value;
+    }
+  }
+
+  // Of parts with two like sides, what was decided on one of them alone.
+  void lookForTwins() {
+    constexpr double alike = 0.97;  // of the surface
+    for (std::size_t p = 0; p < parts_.size(); ++p) {
+      const Part& part = *project_.parts[p];
+      if (!hasDecisions(part)) continue;
+      Part decisions = decisionsOf(part);
+      decisions.marks = part.marks;
+      decisions.clean = part.clean;
+      const Kept<Symmetry> symmetry = store_.getAside(meshSymmetry, {part.mesh}, progress_);
+      build_->judged[p].symmetry = symmetry.value;
+      if (symmetry->fit < alike) continue;
+      const double freeLean = settingsOf(project_, p).number("support.free_lean");
+      build_->judged[p].leftOut =
+          store_.getAside(decisionsLeftOut, {std::move(decisions), symmetry, freeLean}, progress_).value;
     }
   }
 

@@ -43,6 +43,12 @@ HoldAdvice advise(const HoldInputs& in, const Progress& progress) {
   return adviseHolds(in.part, standing, in.rules, progress);
 }
 
+Symmetry symmetry(const MeshInputs& in, const Progress& progress) { return findSymmetry(in.mesh, progress); }
+
+TwinLeftOut leftOut(const TwinInputs& in, const Progress& progress) {
+  return twinLeftOut(in.part, withTwin(in.part, in.symmetry->plane, in.freeLean, progress));
+}
+
 std::vector<Kept<PieceShape>> shapesOf(const Supports& supports) {
   std::vector<Kept<PieceShape>> shapes;
   for (std::size_t p = 0; p < supports.support->pieces.size(); ++p)
@@ -58,6 +64,8 @@ const Recipe<DrainClearance, DrainInputs> drainField{"drain field", drain};
 const Recipe<double, DrainWidthInputs> pieceDrain{"drain width", widestDrain};
 const Recipe<Stability, StabilityInputs> partStability{"stability", stand};
 const Recipe<HoldAdvice, HoldInputs> partHoldAdvice{"hold advice", advise};
+const Recipe<Symmetry, MeshInputs> meshSymmetry{"symmetry", symmetry};
+const Recipe<TwinLeftOut, TwinInputs> decisionsLeftOut{"twin left out", leftOut};
 
 std::vector<WayOut> waysOut(Store& store, const Project& project, const Supports& supports,
                             const std::vector<PartResults>& parts,

@@ -3,6 +3,8 @@
 #pragma once
 
 #include "core/assess/hold_advice.hpp"
+#include "core/document/twin.hpp"
+#include "core/mesh/symmetry.hpp"
 #include "core/release/drain_clearance.hpp"
 #include "core/release/extraction_path.hpp"
 #include "core/release/judge.hpp"
@@ -51,6 +53,14 @@ struct HoldInputs {
   StabilityRules rules;
 };
 extern const Recipe<HoldAdvice, HoldInputs> partHoldAdvice;
+
+extern const Recipe<Symmetry, MeshInputs> meshSymmetry;
+struct TwinInputs {
+  Part part;  // its decisions alone
+  Kept<Symmetry> symmetry;
+  double freeLean = 45;  // degrees
+};
+extern const Recipe<TwinLeftOut, TwinInputs> decisionsLeftOut;
 
 // How each piece gets out, in order of the support's pieces.
 std::vector<WayOut> waysOut(Store& store, const Project& project, const Supports& supports,

@@ -60,11 +60,12 @@ MarkShadows shade(const ShadowInputs& in, const Progress& progress) {
 }
 
 PartDemand demand(const DemandInputs& in, const Progress& progress) {
-  const Asked asked{in.part,   in.sections->plan, *in.overhangs,   *in.sites, *in.marks,
-                    *in.clean, *in.resolved,      in.rules.source, in.grid};
+  const Asked asked{in.part,   in.sections->plan, *in.overhangs, *in.sites,
+                    *in.marks, *in.clean,         *in.resolved,  in.rules.front().second.source,
+                    in.grid};
   PartDemand result;
   result.keptFree = keptFree(asked, progress);
-  if (!in.rules.on) return result;
+  if (!in.rules.front().second.on) return result;
   std::vector<DemandSite> sites = demandOf(asked, in.rules, progress);
   result.sites.resize(sites.size());
   parallelFor(sites.size(), progress, [&](std::size_t i) {
@@ -94,6 +95,7 @@ Part decisionsOf(const Part& part) {
   }
   bare.props = part.props;
   bare.sites = part.sites;
+  bare.tints = part.tints;
   return bare;
 }
 

@@ -99,7 +99,7 @@ struct DemandInputs {
   Kept<Sites> sites;
   Kept<MarkShadows> marks, clean;
   Kept<ResolvedDecisions> resolved;
-  SupportRules rules;
+  RulesByIndex rules;  // the part's own first
   ColumnGrid grid;
 };
 struct PartDemand {

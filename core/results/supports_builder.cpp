@@ -66,7 +66,14 @@ class Neighbourhood {
       for (const Zone& zone : part(p).zones) number(p, zone.settings);
       for (const Prop& prop : part(p).props) number(p, prop.settings);
       for (const SiteDecision& site : part(p).sites) number(p, site.settings);
+      for (const auto& [tint, settings] : part(p).tints) number(p, settings);
     }
+  }
+
+  RulesByIndex rulesOf(std::size_t p) const {
+    RulesByIndex rules;
+    for (const auto& [own, index] : ownRules_[p]) rules.emplace_back(index, out_.rules[index].support);
+    return rules;
   }
 
   void findDemandOf(std::size_t p) {
@@ -89,7 +96,7 @@ class Neighbourhood {
     const auto& [marks, clean] = shadows_.back();
     const auto demand = store_.getAside(partDemand,
                                         {p, known.sections, known.overhangs, known.sites, marks, clean, resolved,
-                                         out_.rules[p].support, gridOf(part(p).placement)},
+                                         rulesOf(p), gridOf(part(p).placement)},
                                         progress_);
     out.resolved = resolved.value;
     out.shadows = marks.value;

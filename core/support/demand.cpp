@@ -92,11 +92,14 @@ void noteBeyondLean(DemandSite& site, const Overhangs& overhangs) {
 
 class Divider {
  public:
-  Divider(const Asked& asked, const SupportRules& rules, const Progress& progress)
+  Divider(const Asked& asked, const RulesByIndex& rules, const Progress& progress)
       : asked_(asked), rules_(rules), progress_(progress) {}
 
   std::vector<DemandSite> all() {
     wanted_ = rest_ = findDemand(asked_, progress_);
+    for (const auto& [tint, tinted] : asked_.marks.tints)
+      if (const std::size_t rules = rulesOf(tint); rules != asked_.part)
+        takeOut({CauseKind::mark, asked_.part, static_cast<std::size_t>(tint)}, tinted.surface, rules, {});
     for (std::size_t k = 0; k < asked_.resolved.props.size(); ++k)
       buildApart({CauseKind::prop, asked_.part, k}, asked_.resolved.props[k]);
     std::map<std::size_t, std::vector<std::size_t>> ownSites;  // by their settings
@@ -119,6 +122,11 @@ class Divider {
   }
 
  private:
+  std::size_t rulesOf(int tint) const { return asked_.resolved.tints[static_cast<std::size_t>(tint)]; }
+  const SupportRules& rules(std::size_t index) const {
+    return std::find_if(rules_.begin(), rules_.end(), [&](const auto& known) { return known.first == index; })->second;
+  }
+
   void buildApart(const Cause& cause, const ResolvedProp& prop) {
     if (prop.walls.empty())
       takeOut(cause, prop.demand, prop.rules, prop.disc);
@@ -214,7 +222,7 @@ class Divider {
       DemandSite& site = result_[k];
       Box2 box;
       for (const Polygons& layer : site.layers) box.extend(boundsOf(layer));
-      const double reach = site.rules == asked_.part ? refusalReach(rules_) : farthestRefusal;
+      const double reach = refusalReach(rules(site.rules));
       box = Box2(box.min().array() - reach, box.max().array() + reach);
       for (std::size_t l = 0; l < site.layers.size(); ++l)
         for (const Polygons& piece : refused[site.lowest + l])
@@ -252,29 +260,32 @@ class Divider {
   }
 
   void addHolds() {
-    const bool any = std::any_of(asked_.marks.walls.begin(), asked_.marks.walls.end(),
-                                 [](const Polygons& lines) { return !lines.empty(); });
-    if (any) addHold(asked_.marks.walls, asked_.part, {CauseKind::hold, asked_.part, 0});
+    for (const auto& [tint, tinted] : asked_.marks.tints) {
+      const bool any =
+          std::any_of(tinted.walls.begin(), tinted.walls.end(), [](const Polygons& lines) { return !lines.empty(); });
+      if (any) addHold(tinted.walls, rulesOf(tint), {CauseKind::hold, asked_.part, 0});
+    }
   }
 
-  void addHold(const std::vector<Polygons>& walls, std::size_t rules, Cause cause) {
-    for (DemandSite& hold : holdsBeside(walls, asked_, rules_, progress_)) {
+  void addHold(const std::vector<Polygons>& walls, std::size_t index, Cause cause) {
+    for (DemandSite& hold : holdsBeside(walls, asked_, rules(index), progress_)) {
       double sum = 0;
       for (std::size_t k = 0; k < hold.walls.size(); ++k)
         for (const Polygon& line : hold.walls[k])
           sum += (toMm(line.back()) - toMm(line.front())).norm() * asked_.plan.spans[hold.lowest + k].height();
-      hold.rules = rules;
+      hold.rules = index;
+      if (cause.kind == CauseKind::hold) cause.index = holds_++;
       hold.contacts = {{cause, sum}};
-      if (cause.kind == CauseKind::hold) ++cause.index;
       result_.push_back(std::move(hold));
     }
   }
 
   const Asked& asked_;
-  const SupportRules& rules_;
+  const RulesByIndex& rules_;
   const Progress& progress_;
   std::vector<Polygons> wanted_, rest_;
   std::vector<DemandSite> result_;
+  std::size_t holds_ = 0;
 };
 
 }  // namespace
@@ -338,7 +349,7 @@ Polygons deniedTo(const DemandSite& site, double lineWidth) {
   return subtract(unite(refused), grow(unite(carried), lineWidth / 2));
 }
 
-std::vector<DemandSite> demandOf(const Asked& asked, const SupportRules& rules, const Progress& progress) {
+std::vector<DemandSite> demandOf(const Asked& asked, const RulesByIndex& rules, const Progress& progress) {
   return Divider(asked, rules, progress).all();
 }
 

@@ -15,7 +15,7 @@ enum class CauseKind { site, mark, hold, prop, zone };
 struct Cause {
   CauseKind kind = CauseKind::site;
   std::size_t part = 0;
-  std::size_t index = 0;  // of the part's sites, props or zones; holds are counted; 0 for marks beyond any site
+  std::size_t index = 0;  // of the part's sites, props or zones; of marks the tint; holds are counted
   auto operator<=>(const Cause&) const = default;
 };
 struct Contact {
@@ -81,8 +81,11 @@ std::vector<DemandSite> connectDemand(std::size_t part, const std::vector<Polygo
 // past what it carries.
 Polygons deniedTo(const DemandSite& site, double lineWidth);
 
-// A part's whole demand as regions with their causes. What a prop, or a site or zone with settings of its own,
-// speaks for is built apart. part's own settings have the index of the part; those of resolved follow theirs.
-std::vector<DemandSite> demandOf(const Asked& asked, const SupportRules& rules, const Progress& progress);
+// The settings that a part's demand may be built by, each with its index: the part's own has that of the part.
+using RulesByIndex = std::vector<std::pair<std::size_t, SupportRules>>;
+
+// A part's whole demand as regions with their causes. What a prop, or a tint, site or zone with settings of its own,
+// speaks for is built apart.
+std::vector<DemandSite> demandOf(const Asked& asked, const RulesByIndex& rules, const Progress& progress);
 
 }  // namespace trellis

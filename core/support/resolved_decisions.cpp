@@ -90,6 +90,8 @@ ResolvedDecisions resolveDecisions(const Part& part, const Surface& surface, con
                                    const Progress& progress) {
   const Affine toPlate = surface.toMesh.inverse();
   ResolvedDecisions resolved;
+  resolved.tints.fill(ownRules({}));
+  for (const auto& [tint, settings] : part.tints) resolved.tints[static_cast<std::size_t>(tint)] = ownRules(settings);
   for (const Zone& zone : part.zones) {
     resolved.zones.push_back(claimOf(zone, toPlate, plan, sections, overhangs, progress));
     resolved.zones.back().rules = ownRules(zone.settings);

@@ -29,10 +29,11 @@ struct ResolvedSite {
 };
 
 struct ResolvedDecisions {
-  std::vector<ResolvedZone> zones;     // as Part::zones
-  std::vector<ResolvedProp> props;     // as Part::props
-  std::vector<ResolvedSite> sites;     // as Sites::list
-  std::vector<std::size_t> placeless;  // of Part::sites, those with no site there
+  std::vector<ResolvedZone> zones;             // as Part::zones
+  std::vector<ResolvedProp> props;             // as Part::props
+  std::vector<ResolvedSite> sites;             // as Sites::list
+  std::vector<std::size_t> placeless;          // of Part::sites, those with no site there
+  std::array<std::size_t, tintCount> tints{};  // the settings of each
 };
 
 // ownRules gives the index of a set of settings: that of the part for none of its own.

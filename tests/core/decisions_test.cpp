@@ -250,7 +250,7 @@ TEST(Holds, StandBesideAFlaringFoot) {
 
 TEST(CleanFaces, AreTouchedByNothing) {
   ProjectPtr project = projectOf(shelf());
-  project = performed(*project, KeepFaceClean{0, {onPlate(*project, middle), 20}});
+  project = performed(*project, keepClean(onPlate(*project, middle)));
   const BuildPtr built = build(project);
   EXPECT_EQ(wanted(*built), 0);
   EXPECT_THAT(built->findings, withCode("clean-face-bare"));
@@ -259,31 +259,24 @@ TEST(CleanFaces, AreTouchedByNothing) {
   EXPECT_GT(wanted(*build(performed(*project, ClearDecisions{0, Clearing::clean}))), 399);
 }
 
+TEST(CleanFaces, HaveBrushes) {
+  ProjectPtr project = projectOf(shelf());
+  const double before = wanted(*build(project));
+  LayMark keep{0, Mark::block, BallStroke{{onPlate(*project, middle)}, 3}};
+  keep.coat = Coat::clean;
+  project = after(project, {LayMark{0, Mark::enforce, BallStroke{{onPlate(*project, middle)}, 4}}, keep});
+  EXPECT_NEAR(wanted(*build(project)), before - pi * 9, 0.5);  // what was enforced there is not any more
+  keep.mark = Mark::none;
+  EXPECT_NEAR(wanted(*build(performed(*project, keep))), before, 0.1);
+}
+
 TEST(CleanFaces, AreNotStoodOn) {
   const MeshPtr tray =
       together({box({0, 0, 0}, {30, 20, 2}), box({0, 0, 2}, {4, 20, 14}), box({4, 0, 12}, {24, 20, 14})});
   ProjectPtr project = projectOf(tray);
   EXPECT_FALSE(build(project)->support->pieces.empty());
-  project = performed(*project, KeepFaceClean{0, {onPlate(*project, {15, 10, 2}), 20}});
+  project = performed(*project, keepClean(onPlate(*project, {15, 10, 2})));
   EXPECT_THAT(build(project)->findings, withCode("no-footing"));
-}
-
-TEST(LocalSettings, HoldForOneSiteOnly) {
-  const MeshPtr two =
-      together({box({0, 0, 0}, {4, 20, 40}), box({4, 0, 12}, {18, 20, 14}), box({-14, 0, 26}, {0, 20, 28})});
-  ProjectPtr project = projectOf(two);
-  project = performed(*project, DecideSite{0,
-                                           onPlate(*project, {11, 10, 12}),
-                                           {},
-                                           Overrides{{"support.gap.above", 0.37}, {"support.body.spacing", 1.0}}});
-  const BuildPtr built = build(project);
-  ASSERT_EQ(built->rules.size(), 2u);
-  std::set<long> tops;
-  for (const auto& column : built->columns) tops.insert(std::lround(column->slabs.front().top * 1000));
-  EXPECT_EQ(tops, (std::set<long>{12000 - 370, 26000 - 200}));
-  EXPECT_THROW(
-      performed(*project, DecideSite{0, onPlate(*project, {11, 10, 12}), {}, Overrides{{"support.free_lean", 50.0}}}),
-      Error);
 }
 
 TEST(Decisions, FollowThePartWhereverItGoes) {
@@ -306,7 +299,7 @@ TEST(Decisions, WhoseSurfaceIsGoneAreListed) {
   ProjectPtr project = projectOf(shelf());
   project = performed(*project, AddProp{0, onPlate(*project, {20, 10, 12}), 3});
   project = performed(*project, AddProp{0, onPlate(*project, {8, 10, 12}), 3});
-  project = performed(*project, KeepFaceClean{0, {onPlate(*project, {2, 20, 5}), 20}});
+  project = performed(*project, keepClean(onPlate(*project, {2, 20, 5})));
   const MeshPtr shorter = together({box({0, 0, 0}, {4, 20, 14}), box({4, 0, 12}, {12, 20, 14})});
   const ProjectPtr revised = performed(*project, ReplaceMesh{0, shorter});
   EXPECT_EQ(revised->parts[0]->props.size(), 1u);
@@ -324,7 +317,7 @@ TEST(ProjectFile, KeepsEveryDecisionToTheBit) {
   project = performed(*project, zoneOver(*project, ZoneAs::keepClear));
   project = performed(*project, AddProp{0, onPlate(*project, {20.1, 10.3, 12}), 2.7, {{"support.body.spacing", 0.7}}});
   project = performed(*project, DecideSite{0, onPlate(*project, middle), Choice::block});
-  project = performed(*project, KeepFaceClean{0, {onPlate(*project, {2, 20, 5}), 20}});
+  project = performed(*project, keepClean(onPlate(*project, {2, 20, 5})));
   const OpenedProject again = readProject(packProject(*project), "kept.3mf");
   const Part &before = *project->parts[0], &after = *again.project->parts[0];
   ASSERT_EQ(after.zones.size(), 2u);
@@ -359,7 +352,7 @@ TEST(Why, NamesTheDecisionThatDecides) {
   EXPECT_THAT(under(performed(*project, AddProp{0, onPlate(*project, middle), 3})), HasSubstr("prop 1"));
   EXPECT_THAT(under(performed(*project, LayMark{0, Mark::block, BallStroke{{onPlate(*project, middle)}, 3}})),
               HasSubstr("blocked by your mark"));
-  EXPECT_THAT(under(performed(*project, KeepFaceClean{0, {onPlate(*project, middle), 20}})), HasSubstr("clean face"));
+  EXPECT_THAT(under(performed(*project, keepClean(onPlate(*project, middle)))), HasSubstr("clean face"));
   EXPECT_THAT(under(performed(*project, ChangeSetting{"support.on", false})), HasSubstr("supports are off"));
   EXPECT_EQ(why(project, {2, -5, 5}, Vec3::UnitY()), "");
 }

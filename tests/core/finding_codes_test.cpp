@@ -114,7 +114,7 @@ const std::vector<Case>& cases() {
       {"clean-face-bare",
        [] {
          const ProjectPtr project = projectOf(shelf());
-         return after(project, {KeepFaceClean{0, {onPlate(*project, {14, 10, 12}), 20}}});
+         return after(project, {keepClean(onPlate(*project, {14, 10, 12}))});
        }},
       {"zone-idle",
        [] {
@@ -129,6 +129,11 @@ const std::vector<Case>& cases() {
        [] {
          const ProjectPtr project = projectOf(shelf());
          return after(project, {LayMark{0, Mark::enforce, BallStroke{{onPlate(*project, {14, 10, 12})}, 3}}});
+       }},
+      {"twin-left-out",
+       [] {
+         const ProjectPtr project = projectOf(shelf());
+         return after(project, {LayMark{0, Mark::block, BallStroke{{onPlate(*project, {14, 5, 12})}, 2}}});
        }},
       {"block-idle",
        [] {

@@ -105,9 +105,11 @@ TEST(Marks, ABallMarksInPlateMillimetresOnAScaledPart) {
   EXPECT_NEAR(markedArea(*square, threefold, *marks, Mark::enforce), pi * 25, 0.02 * pi * 25);
 }
 
-TEST(MarksFile, ComesBackTheSameAndRefusesDamage) {
+class MarksFile : public testing::TestWithParam<int> {};
+
+TEST_P(MarksFile, ComesBackTheSameAndRefusesDamage) {
   const MeshPtr ball = sphere({0, 0, 10}, 10, 30, 60);
-  MarksPtr marks = strokeOn(ball, Marks(), {{0, 0, 0}, {6, 0, 2}}, 4, Mark::enforce);
+  MarksPtr marks = strokeOn(ball, Marks(), {{0, 0, 0}, {6, 0, 2}}, 4, enforceAs(GetParam()));
   marks = strokeOn(ball, *marks, {{-8, 0, 10}}, 5, Mark::block);
   const std::string bytes = packMarks(*marks);
   EXPECT_EQ(unpackMarks(bytes, ball->facets.size(), "marks")->key(), marks->key());
@@ -126,6 +128,8 @@ TEST(MarksFile, ComesBackTheSameAndRefusesDamage) {
   }
   EXPECT_THROW(unpackMarks(bytes, 10, "marks"), Error);
 }
+
+INSTANTIATE_TEST_SUITE_P(Tints, MarksFile, testing::Values(0, 1, 15));
 
 }  // namespace
 }  // namespace trellis::test

@@ -1,7 +1,7 @@
 #version 330 core
 // Kinds: 0 part, 1 enforce, 2 block, 3 support body, 4 upper interface, 5 ghost, 6 lit, 7 clean face, 8 to 10 zones
 // that enforce, block and keep clear, 11 lower interface, 12 support body from the second filament,
-// 13 branches.
+// 13 branches; over 20, enforcers of tint 1 and on.
 in vec3 world;
 in vec3 facing;
 flat in int what;
@@ -11,6 +11,7 @@ uniform float freeLean;   // degrees
 uniform vec4 cut;         // normal and height of the plane that hides what lies before it; normal 0: none
 uniform float faded;      // 1 while supports are being rebuilt
 uniform float glass;      // 1 while supports step aside for a tool that works on the surface behind them
+uniform float fresh;      // 1 for what the brush would lay
 uniform vec3 accent;
 uniform vec3 part, hangingLow, hangingHigh, enforce, block, body, branch, interfaceColour, lowerColour, paper;
 out vec4 colour;
@@ -30,6 +31,15 @@ void main() {
   } else if (what == 2) {  // crossed hatch
     bool line = mod(pixel.x + pixel.y, 9.0) < 2.0 || mod(pixel.x - pixel.y, 9.0) < 2.0;
     base = line ? block * 1.0 + 0.25 : block;
+  } else if (what > 20) {  // five forms, each in three tones
+    int tint = what - 21, form = tint % 5;
+    bool wide = mod(pixel.x, 8.0) < 4.0, tall = mod(pixel.y, 8.0) < 4.0;
+    bool light = form == 0 ? wide
+               : form == 1 ? tall
+               : form == 2 ? wide == tall
+               : form == 3 ? length(mod(pixel, 8.0) - 4.0) < 2.6
+                           : mod(pixel.x + pixel.y, 8.0) < 4.0;
+    base = (light ? enforce : enforce * 0.71) * (1.0 - 0.22 * float(tint / 5));
   } else if (what == 3) {
     base = body;
   } else if (what == 13) {
@@ -54,13 +64,18 @@ void main() {
   vec3 lamp = normalize(vec3(-0.35, -0.5, 0.8));
   float light = 0.62 + 0.26 * abs(dot(n, toEye)) + 0.16 * max(dot(n, lamp), 0.0);
   vec3 lit = base * min(light, 1.05);
-  if (what == 3 || what == 4 || what >= 11) lit = mix(lit, paper, 0.55 * faded);
-  if (glass > 0.5 && (what == 3 || what == 4 || what >= 11)) {
+  bool support = what == 3 || what == 4 || (what >= 11 && what <= 13);
+  if (support) lit = mix(lit, paper, 0.55 * faded);
+  if (glass > 0.5 && support) {
     colour = vec4(lit, 0.13);
     return;
   }
   if (what >= 8 && what <= 10) {
     colour = vec4(lit, mod(pixel.x + pixel.y, 6.0) < 1.5 ? 0.5 : 0.24);
+    return;
+  }
+  if (fresh > 0.5) {
+    colour = vec4(mix(lit, paper, 0.25), 0.6);
     return;
   }
   colour = vec4(what == 5 ? mix(lit, paper, 0.35) : lit, what == 5 ? 0.55 : 1.0);
