@@ -85,6 +85,10 @@ int forEachChange(T& value, const Visit& visit, const std::string& where) {
                          value.second;
                        }) {
     return forEachChange(value.first, visit, where + ".first") + forEachChange(value.second, visit, where + ".second");
+  } else if constexpr (requires { typename T::mapped_type; }) {
+    T more = value;
+    more[typename T::key_type(7)] = {};
+    return replaced(value, more, visit, where + " (one more)");
   } else if constexpr (requires { value.emplace_back(); }) {
     value.emplace_back();
     visit(where + " (one more)");

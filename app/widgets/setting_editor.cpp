@@ -56,7 +56,7 @@ void SettingEditor::build() {
   }
   editor_->setFocusPolicy(Qt::StrongFocus);
   if (row_.kind != SettingKind::yesNo)
-    editor_->setFixedWidth(row_.kind != SettingKind::choice ? 104 : row_.label.size() > 16 ? 154 : 180);
+    editor_->setFixedWidth(row_.kind != SettingKind::choice ? 104 : row_.label.size() > 16 ? 154 : 174);
   label_->setBuddy(editor_);
   QString help = QString::fromStdString(row_.help);
   if (row_.kind == SettingKind::number || row_.kind == SettingKind::whole)

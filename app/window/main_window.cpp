@@ -25,6 +25,7 @@
 #include <QMessageBox>
 #include <QMimeData>
 #include <QPushButton>
+#include <QScreen>
 #include <QSettings>
 #include <QSplitter>
 #include <QStackedWidget>
@@ -62,7 +63,8 @@ MainWindow::MainWindow()
   connect(document_.get(), &Document::opened, this, &MainWindow::remember);
   connect(document_.get(), &Document::saved, this, &MainWindow::remember);
   connect(document_.get(), &Document::oddlySized, this, &MainWindow::askUnit);
-  resize(1280, 800);
+  constexpr int frame = 32;  // pixels, of a title bar: nobody knows it before the window is shown
+  resize(QSize(1280, 800).boundedTo(screen()->availableSize() - QSize(0, frame)));
   setMinimumSize(1024, 640);
   refreshTitle();
   document_->lookForJournals();

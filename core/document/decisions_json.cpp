@@ -167,12 +167,12 @@ Part readPart(const Json& json, const Attachments& attached, const std::string& 
   Part part;
   part.name = json.at("name").get<std::string>();
   checkText(part.name, "The name of a part");
-  part.id.number = idIn(json, 'p');
   const MeshPtr mesh = attached.mesh(json.at("mesh").get<std::string>());
   part.mesh = mesh;
   part.placement = {vectorFrom(json.at("position")), vectorFrom(json.at("turn")), vectorFrom(json.at("scale")),
                     json.value("rests", true)};
   try {
+    part.id.number = idIn(json, 'p');
     checkPlacement(part.placement, part.name);
   } catch (const Error& error) {
     throw Error(name + " is damaged: " + error.what() + " Use an earlier copy.");

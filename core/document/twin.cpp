@@ -17,12 +17,18 @@ Affine reflection(const Plane& plane) {
   return t;
 }
 
-Zone mirrored(const Zone& zone, const Affine& across) {
+// All but any mesh are their own mirror image and need not be turned inside out: the axis that lies most nearly across
+// the plane is turned round.
+Zone mirrored(const Zone& zone, const Affine& across, const Plane& plane) {
   Zone twin = zone;
   twin.id = {};
   twin.toMesh = across * zone.toMesh;
-  // All but any mesh are their own mirror image, and need not be turned inside out.
-  if (zone.shape != ZoneShape::mesh) twin.toMesh = twin.toMesh * Eigen::Scaling(Vec3(-1, 1, 1));
+  if (zone.shape == ZoneShape::mesh) return twin;
+  Eigen::Index axis = 0;
+  (zone.toMesh.linear().colwise().normalized().transpose() * plane.normal).cwiseAbs().maxCoeff(&axis);
+  Vec3 turned = Vec3::Ones();
+  turned[axis] = -1;
+  twin.toMesh = twin.toMesh * Eigen::Scaling(turned);
   return twin;
 }
 
@@ -92,7 +98,7 @@ Part withTwin(const Part& part, const Plane& plane, double freeLean, const Progr
   both.clean = part.clean->over(*mirroredMarks(part.mesh, *part.clean, plane, progress));
   const Affine across = reflection(plane);
   for (const Zone& zone : part.zones) {
-    const Zone twin = mirrored(zone, across);
+    const Zone twin = mirrored(zone, across, plane);
     const auto known = [&](const Zone& other) { return isAlike(other, twin); };
     if (std::none_of(part.zones.begin(), part.zones.end(), known)) both.zones.push_back(twin);
   }

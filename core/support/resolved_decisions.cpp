@@ -4,6 +4,7 @@
 #include "core/base/parallel.hpp"
 #include "core/mesh/nearest.hpp"
 
+#include <algorithm>
 #include <cmath>
 
 namespace trellis {
@@ -49,6 +50,28 @@ Polygon discAt(const Vec3& at, double radius) {
   return disc;
 }
 
+Vec2 outwardOf(const Polygon& line) {  // of two points; the part lies on the left
+  const Vec2 along = toMm(line[1]) - toMm(line[0]);
+  return Vec2(along.y(), -along.x()).normalized();
+}
+
+// Of outlines as lines, what faces the same way as what is nearest to a place: not the far side of a thin wall.
+Polygons facingAsAt(const Polygons& outlines, const Vec2& at) {
+  Polygons lines;
+  for (const Polygon& line : outlines)
+    for (std::size_t k = 1; k < line.size(); ++k)
+      if (line[k] != line[k - 1]) lines.push_back({line[k - 1], line[k]});
+  if (lines.empty()) return lines;
+  const auto away = [&](const Polygon& line) {
+    const Vec2 a = toMm(line[0]), along = toMm(line[1]) - a;
+    return (a + std::clamp((at - a).dot(along) / along.squaredNorm(), 0.0, 1.0) * along - at).norm();
+  };
+  const Vec2 facing = outwardOf(*std::min_element(
+      lines.begin(), lines.end(), [&](const Polygon& a, const Polygon& b) { return away(a) < away(b); }));
+  std::erase_if(lines, [&](const Polygon& line) { return outwardOf(line).dot(facing) <= 0; });
+  return lines;
+}
+
 ResolvedProp claimOf(const Prop& prop, const Affine& toPlate, const LayerPlan& plan,
                      const std::vector<Polygons>& sections, const Overhangs& overhangs) {
   const Vec3 at = toPlate * prop.at;
@@ -64,8 +87,7 @@ ResolvedProp claimOf(const Prop& prop, const Affine& toPlate, const LayerPlan& p
   one.walls.resize(plan.count());
   for (std::size_t i = 0; i < plan.count(); ++i)
     if (std::abs(plan.spans[i].middle() - at.z()) <= prop.width / 2)
-      for (const Polygon& line : linesInside(asLines(sections[i]), one.disc))
-        for (std::size_t k = 1; k < line.size(); ++k) one.walls[i].push_back({line[k - 1], line[k]});
+      one.walls[i] = facingAsAt(linesInside(asLines(sections[i]), one.disc), at.head<2>());
   return one;
 }
 

@@ -116,6 +116,7 @@ TEST_P(OwnSettings, TakeEffectThereAndNowhereElse) {
   for (const Key& key : keys()) {
     tried.insert(key.key);
     if (key.isHold && GetParam() != Carrier::tint && GetParam() != Carrier::prop) continue;
+    if (key.key == "support.normal.column" && GetParam() == Carrier::prop) continue;  // it is as wide as it says
     const auto [known, fresh] = before.try_emplace({key.beside, key.isHold});
     if (fresh) known->second = supportLines(decided(GetParam(), key.beside, key.isHold));
     Overrides own = key.beside;
@@ -126,15 +127,18 @@ TEST_P(OwnSettings, TakeEffectThereAndNowhereElse) {
     ASSERT_FALSE(known->second.left.empty());
   }
   for (const SettingRow& row : settingsTable())
-    if (isLocal(row.key)) EXPECT_TRUE(tried.contains(row.key)) << row.key << " was not tried";
+    EXPECT_TRUE(!isLocal(row.key) || tried.contains(row.key)) << row.key << " was not tried";
+}
+
+std::string nameOf(const testing::TestParamInfo<Carrier>& of) {
+  const char* names[] = {"Tint", "Site", "Zone", "Prop"};
+  return names[static_cast<std::size_t>(of.param)];
 }
 
 INSTANTIATE_TEST_SUITE_P(Of, OwnSettings, testing::Values(Carrier::tint, Carrier::site, Carrier::zone, Carrier::prop),
-                         [](const auto& which) {
-                           return std::array{"Tint", "Site", "Zone", "Prop"}[static_cast<std::size_t>(which.param)];
-                         });
+                         nameOf);
 
-TEST(OwnSettings, ThatSayWhereSupportIsWantedAreRefused) {
+TEST(OwnSettingsRefused, ThatSayWhereSupportIsWantedAreRefused) {
   const ProjectPtr project = projectOf(twoShelves());
   EXPECT_THROW(performed(*project, SetTint{0, 3, {{"support.free_lean", 50.0}}}), Error);
   EXPECT_THROW(performed(*project, SetTint{0, tintCount, {}}), Error);
