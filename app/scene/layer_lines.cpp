@@ -182,6 +182,8 @@ QColor colourOf(ContactClass contactClass) {
       return t.part;
     case ContactClass::release:
       return t.interfaceLower;
+    case ContactClass::sagging:
+      return t.hangingHigh;
     case ContactClass::bridge:
       return t.bridge;
     case ContactClass::air:

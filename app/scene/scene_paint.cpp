@@ -4,6 +4,8 @@
 #include "app/scene/scene_view.hpp"
 #include "app/theme/theme.hpp"
 
+#include "core/settings/rules.hpp"
+
 #include <algorithm>
 
 namespace trellis {
@@ -26,7 +28,7 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
   const auto [low, high] = view_.range();
   surface_->setUniformValue(
       "range", QVector2D(low > 0 ? static_cast<float>(low) : -1e6f, static_cast<float>(std::min(high, 1e6))));
-  surface_->setUniformValue("freeLean", static_cast<float>(document_.settings().number("support.free_lean")));
+  surface_->setUniformValue("freeLean", static_cast<float>(hangsBeyond(document_.settings())));
   surface_->setUniformValue("glass", 0.0f);
   surface_->setUniformValue("fresh", 0.0f);
   surface_->setUniformValue("faded", builder_.showsOldSupports() ? 1.0f : 0.0f);
@@ -60,8 +62,7 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
       for (std::size_t p = 0; p < partEnds_.size(); ++p) {
         if (!isShown(p)) continue;
         const int first = p == 0 ? 0 : partEnds_[p - 1];
-        surface_->setUniformValue("freeLean",
-                                  static_cast<float>(settingsOf(*document_.project(), p).number("support.free_lean")));
+        surface_->setUniformValue("freeLean", static_cast<float>(hangsBeyond(settingsOf(*document_.project(), p))));
         glDrawArrays(GL_TRIANGLES, first, partEnds_[p] - first);
       }
       parts_.array.release();

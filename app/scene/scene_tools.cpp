@@ -2,6 +2,8 @@
 // The hand in the scene: what each tool does where it is used.
 #include "app/scene/scene_view.hpp"
 
+#include "core/settings/rules.hpp"
+
 #include "core/document/zone_places.hpp"
 #include "core/marks/shadows.hpp"
 #include "core/mesh/underside.hpp"
@@ -288,7 +290,7 @@ void SceneView::preview(const std::optional<Hit>& hit) {
   if (!neighbours_[hit->part])
     neighbours_[hit->part] = neighboursOf(part.mesh);  // kept, so that strokes find them made
   const Canvas canvas{part.mesh, trees_[hit->part], transformOf(part.placement, *part.mesh),
-                      settingsOf(*document_.project(), hit->part).number("support.free_lean")};
+                      hangsBeyond(settingsOf(*document_.project(), hit->part))};
   previewed_ = brush.tool == Tool::site ? siteAt(canvas, {hit->at}) : faceAt(canvas, {hit->at, brush.crease});
   previewedOn_ = hit->part;
 }

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/turning_strip.hpp"
 
+#include "core/settings/rules.hpp"
+
 #include "app/widgets/thumbnail_image.hpp"
 
 #include <QComboBox>
@@ -115,7 +117,7 @@ void TurningStrip::refresh() {
   tried_ = -1;
   for (const std::size_t i : shown_)
     list_->addItem(new QListWidgetItem(
-        QIcon(QPixmap::fromImage(imageOf(turnings[i].picture, view_.settingsInHand().number("support.free_lean")))),
+        QIcon(QPixmap::fromImage(imageOf(turnings[i].picture, hangsBeyond(view_.settingsInHand())))),
         QString::number(turnings[i].turning.supportVolume / 1000, 'f', 1) + " cm³"));
   find_->setEnabled(view_.selectedPart() >= 0);
   figures_->setText(

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/document.hpp"
 
+#include "core/settings/rules.hpp"
+
 #include "core/base/files.hpp"
 #include "core/document/project_file.hpp"
 #include "core/mesh/stl.hpp"
@@ -246,7 +248,7 @@ void Document::lookForJournals() {
       if (project->parts.empty()) continue;
       const Part& part = *project->parts.front();
       offered.back().picture = thumbnail(*part.mesh, transformOf(part.placement, *part.mesh), offeredPicture);
-      offered.back().freeLean = settingsOf(*project, 0).number("support.free_lean");
+      offered.back().freeLean = hangsBeyond(settingsOf(*project, 0));
     }
     activity_.here([=, this] { Q_EMIT journalsFound(offered); });
   });

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/view.hpp"
 
+#include "core/settings/rules.hpp"
+
 #include "core/assess/stability.hpp"
 #include "core/base/files.hpp"
 
@@ -79,7 +81,7 @@ void View::findTurnings() {
     };
     progress.report(0.1, "looking for turnings");
     const TurningSurvey survey(part->mesh, part->placement.scale,
-                               {settings.number("support.free_lean"), settings.number("layer.height")});
+                               {hangsBeyond(settings), settings.number("layer.height")});
     const std::vector<Turning> first = survey.candidates(turningsShown, progress);
     show(first);
     progress.report(0.4, "refining turnings");

@@ -39,6 +39,8 @@ struct Finder {
 std::vector<Vec3> byWeight(std::vector<std::pair<double, Vec3>> found);
 // Lowers the part by ever more layers, so that what is too low to be supported becomes part of the first layer.
 std::vector<Remedy> sinking(const Finder& f, std::size_t p);
+// What can be tried where a part, or what begins low over the plate, has nothing to stand on.
+std::vector<Remedy> footings(const Finder& f, std::size_t p);
 inline constexpr double sinkable = 0.8;  // mm: what hangs lower may be sunk into the first layer
 
 // Each looks for findings of one kind: of parts and how they stand, of decisions, of what is left bare, of supports.

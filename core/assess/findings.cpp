@@ -2,6 +2,7 @@
 #include "core/assess/findings.hpp"
 
 #include "core/assess/finder.hpp"
+#include "core/document/settle.hpp"
 
 #include <fmt/format.h>
 
@@ -83,6 +84,25 @@ std::vector<Remedy> sinking(const Finder& f, std::size_t p) {
     Remedy& sink =
         remedies.emplace_back(fmt::format("sink the part by {:.1f} mm", layers * layer), std::vector<Operation>{lower});
     sink.family = family;
+  }
+  return remedies;
+}
+
+std::vector<Remedy> footings(const Finder& f, std::size_t p) {
+  std::vector<Remedy> remedies = sinking(f, p);
+  PlacePart lift;
+  lift.part = p;
+  lift.lift = 2;
+  Remedy carry("lift it by 2 mm and carry it", {lift});
+  if (!f.rules(p).on) carry.steps.push_back(f.setting(p, "support.on", true).steps.front());
+  remedies.push_back(carry);
+  remedies.emplace_back("raft of 3 layers", std::vector<Operation>{ChangeSetting{"support.raft.layers", 3.0}});
+  const Part& part = *f.project.parts[p];
+  if (const auto faces = restingFaces(*part.mesh, part.placement.scale); !faces.empty()) {
+    const Placement turned = turnedDown(part.placement, *part.mesh, faces.front().normal);
+    PlacePart turn{p, turned.position, turned.turn, {}};
+    turn.drop = true;
+    remedies.emplace_back("lay its broadest side down", std::vector<Operation>{turn});
   }
   return remedies;
 }

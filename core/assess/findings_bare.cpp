@@ -62,6 +62,8 @@ void bareStarts(Finder& f, std::size_t p) {
     remedies.push_back(enforce);
   if (f.rules(p).on && f.rules(p).source == Source::decisions)
     remedies.push_back({"support every floating start", f.setting(p, "support.source", std::string("floating")).steps});
+  if (lowest < sinkable)
+    for (Remedy& remedy : footings(f, p)) remedies.push_back(std::move(remedy));
   f.addAll("floating-start", Severity::problem,
            {bare.size() == 1 ? fmt::format("{} begins in mid-air at {:.2f} mm height.", f.name(p), lowest)
                              : fmt::format("{} begins in mid-air at {} places, the lowest at {:.2f} mm height.",

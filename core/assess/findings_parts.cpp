@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Findings about parts themselves: their meshes, their room, and how they stand.
+#include "core/assess/contact.hpp"
 #include "core/assess/finder.hpp"
 #include "core/assess/hold_advice.hpp"
 
@@ -13,6 +14,7 @@ namespace {
 
 // Common practice, from memory: flat undersides from about this size on curl at their corners.
 constexpr double curlingLength = 90;  // mm
+constexpr double curlingBreadth = 5;  // mm; what is narrower does not pull
 constexpr double curlingArea = 3000;  // mm²
 constexpr double enoughBrim = 2;      // mm
 
@@ -174,6 +176,22 @@ void thinFeatures(Finder& f) {
        {ChangeSetting{"line.width", finest(f)}}});
 }
 
+// A part that begins on nothing is printed over the bare plate; one that touches it in a spot comes off.
+void footing(Finder& f, std::size_t p) {
+  constexpr double trusted = 4, share = 1.0 / 400;  // mm²; of the largest section
+  const PlateContact contact = contactOf(f.build, p);
+  if (!contact.first || contact.inSupport()) return;
+  if (contact.onPlate() && contact.area >= std::max(trusted, share * contact.largest)) return;
+  f.add("not-standing", Severity::problem,
+        contact.onPlate()
+            ? Finder::Words{fmt::format("{} touches the plate with {:.1f} mm² only.", f.name(p), contact.area),
+                            "That will not hold it while it is printed. Give it a broader foot, carry it, or turn it."}
+            : Finder::Words{fmt::format("{} stands on nothing: its first line lies {:.2f} mm over the plate.",
+                                        f.name(p), contact.at.z()),
+                            "It would not stick. Sink it a little, lift it so that support carries it, or turn it."},
+        contact.at, p, footings(f, p));
+}
+
 // Broad flat first layers shrink as they cool and lift at their corners.
 void curling(Finder& f, std::size_t p) {
   const PartBuild& part = f.build.parts[p];
@@ -183,6 +201,7 @@ void curling(Finder& f, std::size_t p) {
   if (part.sections->empty() || isHeld || part.placed->bounds.min().z() > 0.01) return;
   for (const Polygons& flat : components(part.sections->front())) {
     const Box2 box = boundsOf(flat);
+    if (box.sizes().minCoeff() < curlingBreadth) continue;
     if (box.sizes().maxCoeff() < curlingLength && area(flat) < curlingArea) continue;
     f.add(
         "curling", Severity::note,
@@ -204,7 +223,8 @@ void standing(Finder& f, std::size_t p) {
   const bool bends = shaky->deflection > rules.deflectionAllowed,
              slips = loose->safetyFactor < rules.safetyFactorAllowed;
   std::string detail;
-  if (bends)
+  const bool falls = shaky->deflection > shaky->z / 10;  // no figure means anything there
+  if (bends && !falls)
     detail = fmt::format("At {:.0f} mm height the nozzle pushes it aside by {:.1f} mm, and {:g} mm are allowed. ",
                          shaky->z, shaky->deflection, rules.deflectionAllowed);
   if (slips)
@@ -227,7 +247,10 @@ void standing(Finder& f, std::size_t p) {
     remedies.push_back(
         {"brim of 8 mm", {ChangeSetting{"brim.width", 8.0}, ChangeSetting{"brim.side", std::string("outside")}}});
   f.add("unstable", Severity::warning,
-        {fmt::format("{} {} while it is printed.", f.name(p), slips ? "may come off the plate" : "may sway"),
+        {fmt::format("{} {} while it is printed.", f.name(p),
+                     falls   ? "will not stand"
+                     : slips ? "may come off the plate"
+                             : "may sway"),
          detail + "Hold it from the side, or turn it."},
         at, p, remedies);
 }
@@ -236,6 +259,7 @@ void standing(Finder& f, std::size_t p) {
 
 void findInParts(Finder& f) {
   for (std::size_t p = 0; p < f.build.parts.size(); ++p) {
+    footing(f, p);
     soundness(f, p);
     room(f, p);
     curling(f, p);

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/document/decide.hpp"
 
+#include "core/settings/rules.hpp"
+
 #include "core/document/bounds.hpp"
 #include "core/document/twin.hpp"
 
@@ -38,7 +40,7 @@ void checkLocal(const Overrides& settings) {
 
 Canvas canvasOf(const Project& project, std::size_t index, const Part& part) {
   return {part.mesh, treeOf(part.mesh), transformOf(part.placement, *part.mesh),
-          settingsOf(project, index).number("support.free_lean"), part.clean.get()};
+          hangsBeyond(settingsOf(project, index)), part.clean.get()};
 }
 
 Zone checked(Zone zone, const ZoneFigures& figures, const Affine& toPlate, const Part& part) {
@@ -127,8 +129,7 @@ ProjectPtr applyTo(const Project& project, const LayTwin& lay) {
   if (lay.plane) checkPlane(*lay.plane, "A twin");
   const Affine toPlate = transformOf(part.placement, *part.mesh);
   const Plane plane = lay.plane ? lay.plane->movedBy(toPlate.inverse()) : findSymmetry(part.mesh, Progress()).plane;
-  return withPart(project, lay.part,
-                  withTwin(part, plane, settingsOf(project, lay.part).number("support.free_lean"), Progress()));
+  return withPart(project, lay.part, withTwin(part, plane, hangsBeyond(settingsOf(project, lay.part)), Progress()));
 }
 
 ProjectPtr applyTo(const Project& project, const SetTint& set) {

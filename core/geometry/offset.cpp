@@ -76,6 +76,17 @@ Polygons grow(const Polygons& outlines, double distance) {
 
 Polygons opened(const Polygons& a, double distance) { return grow(grow(a, -distance), distance); }
 
+Polygons openedSharp(const Polygons& a, double distance) {
+  constexpr double sharpest = 2, over = 0.002;  // mitre length over distance; mm
+  const Polygons inner = grow(a, -distance);
+  if (inner.empty()) return {};
+  ClipperLib::ClipperOffset offset(sharpest, arcTolerance * unitsPerMm);
+  offset.AddPaths(inner, ClipperLib::jtMiter, ClipperLib::etClosedPolygon);
+  Polygons result;
+  offset.Execute(result, (distance + over) * unitsPerMm);
+  return intersect(result, a);
+}
+
 Polygons closed(const Polygons& a, double distance) { return grow(grow(a, distance), -distance); }
 
 Polygons around(const Polygons& lines, double distance) {

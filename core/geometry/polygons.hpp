@@ -44,6 +44,9 @@ Polygons grow(const Polygons& a, double distance);
 // distance are gone.
 Polygons opened(const Polygons& a, double distance);
 
+// The same, but corners stay as sharp as they were, down to 60°.
+Polygons openedSharp(const Polygons& a, double distance);
+
 // The opposite: slits narrower than twice the distance are filled.
 Polygons closed(const Polygons& a, double distance);
 

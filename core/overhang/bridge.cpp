@@ -8,9 +8,9 @@ namespace trellis {
 
 namespace {
 
-constexpr double inset = 0.02;  // mm inside a corner
 constexpr double beyond = 0.1;  // mm past a rim, besides what the free lean allows
-constexpr std::size_t mostChords = 400, ownDirections = 12;
+constexpr double mostLines = 200;
+constexpr std::size_t ownDirections = 12;
 
 struct Crossing {
   double along;  // mm
@@ -21,17 +21,23 @@ struct Crossing {
 class SpanFinder {
  public:
   SpanFinder(const std::vector<RimEdge>& rim, const LayerPlan& plan, const std::vector<Polygons>& sections,
-             double freeLean)
-      : rim_(rim), plan_(plan), sections_(sections), slope_(std::tan(toRadians(freeLean))) {}
+             const SpanRules& rules)
+      : rim_(rim), plan_(plan), sections_(sections), rules_(rules), slope_(std::tan(toRadians(rules.freeLean))) {}
 
+  // In the direction in which enough bridges over the shortest way, or else the most.
   Span best() const {
-    Span result{1e300, false};
+    Span result;
+    Vec2 along = Vec2::UnitX();
+    const auto rank = [](const Span& span) { return std::pair(span.bridges() ? 1 : span.anchored, -span.length); };
     for (const double angle : directions()) {
-      const Span span = along({std::cos(angle), std::sin(angle)});
-      if (span.length > 0 && std::pair(!span.anchored, span.length) < std::pair(!result.anchored, result.length))
-        result = span;
+      const Vec2 direction(std::cos(angle), std::sin(angle));
+      Span span = spanAlong(direction);
+      if (span.length <= 0 || (result.length > 0 && rank(span) <= rank(result))) continue;
+      result = span;
+      along = direction;
     }
-    return result.length < 1e300 ? result : Span{};
+    if (result.length > 0 && result.anchored < 1) spanAlong(along, &result.left);
+    return result;
   }
 
  private:
@@ -52,43 +58,50 @@ class SpanFinder {
     return angles;
   }
 
-  // The longest chord in a direction, and whether all are anchored. Nothing when there is none.
-  Span along(const Vec2& direction) const {
+  // The longest line in a direction, and how much of all lines bridges; what does not, as strips, if asked for.
+  Span spanAlong(const Vec2& direction, Polygons* left = nullptr) const {
     const Vec2 across(-direction.y(), direction.x());
-    Span span{0, true};
-    for (const double offset : offsets(across)) {
-      std::vector<Crossing> crossings = crossingsAt(direction, across, offset);
-      int winding = 0;
-      double begin = 0;
-      const Crossing* first = nullptr;
-      for (const Crossing& crossing : crossings) {
-        if (winding == 0) {
-          begin = crossing.along;
-          first = &crossing;
-        }
-        winding += crossing.winding;
-        if (winding != 0 || !first || crossing.along - begin < 1e-6) continue;
-        span.length = std::max(span.length, crossing.along - begin);
-        if (span.anchored)
-          span.anchored = isPart(direction * begin + across * offset, -direction, first->z) &&
-                          isPart(direction * crossing.along + across * offset, direction, crossing.z);
-      }
+    double low = 1e300, high = -1e300;
+    for (const RimEdge& e : rim_) {
+      low = std::min(low, e.from.head<2>().dot(across));
+      high = std::max(high, e.from.head<2>().dot(across));
     }
+    const double count = std::clamp(std::ceil((high - low) / rules_.lineWidth), 8.0, mostLines),
+                 pitch = (high - low) / count;
+    Span span;
+    double all = 0, bridged = 0;
+    for (double k = 0.5; k < count; ++k) {
+      const double offset = low + k * pitch;
+      forEachLine(direction, across, offset, [&](double begin, double end, bool anchored) {
+        all += end - begin;
+        span.length = std::max(span.length, end - begin);
+        if (anchored && end - begin <= rules_.limit + 1e-6) {
+          bridged += end - begin;
+        } else if (left) {
+          const auto corner = [&](double at, double side) {
+            return toPoint(Vec2(direction * at + across * (offset + side * pitch / 2)));
+          };
+          left->push_back({corner(begin, -1), corner(end, -1), corner(end, 1), corner(begin, 1)});
+        }
+      });
+    }
+    span.anchored = all > 0 ? bridged / all : 0;
     return span;
   }
 
-  std::vector<double> offsets(const Vec2& across) const {
-    std::vector<double> corners;
-    for (const RimEdge& e : rim_) corners.push_back(e.from.head<2>().dot(across));
-    std::sort(corners.begin(), corners.end());
-    std::vector<double> all;
-    const std::size_t stride = std::max<std::size_t>(1, 3 * corners.size() / mostChords);
-    for (std::size_t i = 0; i < corners.size(); i += stride) {
-      all.push_back(corners[i] - inset);
-      all.push_back(corners[i] + inset);
-      if (i + 1 < corners.size()) all.push_back((corners[i] + corners[i + 1]) / 2);
+  // Calls visit with where each stretch of a line within the rim begins and ends, and whether it hangs from part.
+  template <typename Visit>
+  void forEachLine(const Vec2& direction, const Vec2& across, double offset, const Visit& visit) const {
+    int winding = 0;
+    Crossing first{};
+    for (const Crossing& crossing : crossingsAt(direction, across, offset)) {
+      if (winding == 0) first = crossing;
+      winding += crossing.winding;
+      if (winding != 0 || crossing.along - first.along < 1e-6) continue;
+      visit(first.along, crossing.along,
+            isPart(direction * first.along + across * offset, -direction, first.z) &&
+                isPart(direction * crossing.along + across * offset, direction, crossing.z));
     }
-    return all;
   }
 
   std::vector<Crossing> crossingsAt(const Vec2& direction, const Vec2& across, double offset) const {
@@ -115,14 +128,15 @@ class SpanFinder {
   const std::vector<RimEdge>& rim_;
   const LayerPlan& plan_;
   const std::vector<Polygons>& sections_;
+  SpanRules rules_;
   double slope_;
 };
 
 }  // namespace
 
 Span spanOf(const std::vector<RimEdge>& rim, const LayerPlan& plan, const std::vector<Polygons>& sections,
-            double freeLean) {
-  return SpanFinder(rim, plan, sections, freeLean).best();
+            const SpanRules& rules) {
+  return SpanFinder(rim, plan, sections, rules).best();
 }
 
 }  // namespace trellis

@@ -15,14 +15,23 @@ struct RimEdge {
 };
 
 struct Span {
-  double length = 0;      // mm, as in Site::span
-  bool anchored = false;  // every chord in that direction ends on part at both ends
+  double length = 0;    // mm, as in Site::span
+  double anchored = 0;  // 0–1: how much of the line length in that direction hangs from part to part within the limit
+  Polygons left = {};   // in plan, what such lines leave
+  bool bridges() const { return anchored >= enough; }
+  static constexpr double enough = 0.95;
 };
 
-// Chords are looked at in the rim's own directions and every five degrees, just inside every corner and
-// between corners. A chord ends on part where the section below the rim has material just beyond it, as far
-// as the free lean lets a layer reach.
+struct SpanRules {
+  double freeLean = 45;     // degrees
+  double limit = 10;        // mm a line bridges at most
+  double lineWidth = 0.45;  // mm
+};
+
+// Lines are looked at in the rim's own directions and every five degrees, as near to each other as printed ones, but at
+// most two hundred. A line hangs from part where the section below the rim has material just beyond it, as far as the
+// free lean lets a layer reach.
 Span spanOf(const std::vector<RimEdge>& rim, const LayerPlan& plan, const std::vector<Polygons>& sections,
-            double freeLean);
+            const SpanRules& rules);
 
 }  // namespace trellis

@@ -5,6 +5,8 @@
 
 #include <cmath>
 
+#include <algorithm>
+
 namespace trellis {
 
 namespace {
@@ -16,11 +18,29 @@ struct Floating {
   Polygons printable, tooThin;
 };
 
+// Whether a line of half the width fits somewhere. What is thick for the length of its rim is not asked.
+bool isPrintable(const Polygons& piece, double lineWidth) {
+  double rim = 0;
+  for (const Polygon& outline : piece)
+    for (std::size_t i = 0; i < outline.size(); ++i)
+      rim += (toMm(outline[(i + 1) % outline.size()]) - toMm(outline[i])).norm();
+  return 2 * area(piece) > lineWidth * rim || !grow(piece, -lineWidth / 4).empty();
+}
+
+// What lies on something that is too thin to be printed lies on nothing.
+bool restsOn(const Polygons& below, const Polygons& piece, double lineWidth) {
+  if (!meet(piece, below, touching)) return false;
+  const std::vector<Polygons> all = components(below);
+  return std::any_of(all.begin(), all.end(), [&](const Polygons& one) {
+    return (all.size() == 1 || meet(piece, one, touching)) && isPrintable(one, lineWidth);
+  });
+}
+
 Floating floatingPieces(const Polygons& section, const Polygons& below, double lineWidth) {
   Floating floating;
   for (const Polygons& piece : components(section)) {
-    if (!below.empty() && meet(piece, below, touching)) continue;
-    Polygons& kind = grow(piece, -lineWidth / 4).empty() ? floating.tooThin : floating.printable;
+    if (!below.empty() && restsOn(below, piece, lineWidth)) continue;
+    Polygons& kind = isPrintable(piece, lineWidth) ? floating.printable : floating.tooThin;
     kind.insert(kind.end(), piece.begin(), piece.end());
   }
   return floating;

@@ -95,9 +95,15 @@ class SiteFinder {
     }
     const std::vector<RimEdge> rim = rimOf(site);
     site.shadow = shadowOf(rim);
-    const Span span = spanOf(rim, plan_, sections_, rules_.freeLean);
+    const Span span = spanOf(rim, plan_, sections_, {rules_.freeLean, rules_.bridgeLimit, rules_.lineWidth});
     site.span = span.length;
-    site.bridge = span.anchored && span.length <= rules_.bridgeLimit + 1e-6;
+    site.bridge = span.bridges();
+    // On a flat underside what bridges needs nothing even where other lines do not.
+    constexpr double flat = 0.5, worthwhile = 0.5;  // mm; of the line length
+    const double w = rules_.lineWidth;
+    site.partlyBridges = !site.bridge && span.anchored > worthwhile && site.high - site.low < flat;
+    if (site.bridge || site.partlyBridges)
+      site.unbridged = withoutSpecks(opened(unite(span.left), w / 2), site.bridge ? 4 * w * w : 0);
     site.openBelow = openBelow(site);
   }
 

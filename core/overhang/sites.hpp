@@ -25,7 +25,9 @@ struct Site {
   // mm: over all directions the least of the longest chords of its plan shadow; where some directions end on
   // part with every chord, over those only.
   double span = 0;
-  bool bridge = false;              // in some direction every chord ends on part at both ends and is within the limit
+  bool bridge = false;              // in some direction nearly all lines hang from part to part within the limit
+  bool partlyBridges = false;       // it is flat, and in the best direction more than half of them do
+  Polygons unbridged = {};          // in plan, what is left then
   double openBelow = 0;             // 0–1: the share of it with nothing but the plate straight below
   std::vector<std::size_t> starts;  // into Overhangs::starts
   Polygons shadow;                  // in plan

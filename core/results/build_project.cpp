@@ -1,6 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/results/build_project.hpp"
 
+#include "core/settings/rules.hpp"
+
+#include "core/assess/contact.hpp"
 #include "core/assess/findings.hpp"
 #include "core/base/parallel.hpp"
 #include "core/results/estimate.hpp"
@@ -108,8 +111,11 @@ class BuildRun {
     build_->judged.resize(parts_.size());
     for (std::size_t p = 0; p < parts_.size(); ++p) {
       const std::vector<Polygons> holds = holdsOf(*build_, p);
+      const PlateContact contact = contactOf(*build_, p);
+      const bool standsOnNothing = !contact.onPlate() && !contact.inSupport();
       PartJudgement& judged = build_->judged[p];
-      judged.stability = store_.getAside(partStability, {parts_[p].sections, holds, rules}, progress_).value;
+      judged.stability =
+          store_.getAside(partStability, {parts_[p].sections, holds, standsOnNothing, rules}, progress_).value;
       if (!standsWell(*judged.stability, rules))
         judged.holdAdvice =
             store_.getAside(partHoldAdvice, {p, parts_[p].placed, parts_[p].sections, holds, rules}, progress_).value;
@@ -128,7 +134,7 @@ class BuildRun {
       const Kept<Symmetry> symmetry = store_.getAside(meshSymmetry, {part.mesh}, progress_);
       build_->judged[p].symmetry = symmetry.value;
       if (symmetry->fit < alike) continue;
-      const double freeLean = settingsOf(project_, p).number("support.free_lean");
+      const double freeLean = hangsBeyond(settingsOf(project_, p));
       build_->judged[p].leftOut =
           store_.getAside(decisionsLeftOut, {std::move(decisions), symmetry, freeLean}, progress_).value;
     }

@@ -35,7 +35,10 @@ double widestDrain(const DrainWidthInputs& in, const Progress&) {
 }
 
 Stability stand(const StabilityInputs& in, const Progress& progress) {
-  return stabilityOf(in.sections->plan, in.sections->layers, in.holds, in.rules, progress);
+  Stability stability = stabilityOf(in.sections->plan, in.sections->layers, in.holds, in.rules, progress);
+  if (in.standsOnNothing)
+    for (StandingLevel& level : stability.levels) level.safetyFactor = 0;
+  return stability;
 }
 
 HoldAdvice advise(const HoldInputs& in, const Progress& progress) {

@@ -41,7 +41,8 @@ extern const Recipe<double, DrainWidthInputs> pieceDrain;
 
 struct StabilityInputs {
   Kept<Sections> sections;
-  std::vector<Polygons> holds;  // as of holdsOf
+  std::vector<Polygons> holds;   // as of holdsOf
+  bool standsOnNothing = false;  // neither on the plate nor in support
   StabilityRules rules;
 };
 extern const Recipe<Stability, StabilityInputs> partStability;

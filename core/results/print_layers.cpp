@@ -151,7 +151,8 @@ void PrintBuilder::layParts(const std::vector<Kept<Sections>>& sections) {
     const auto l = static_cast<std::size_t>(entry.partLayer);
     for (std::size_t p = 0; p < sections.size(); ++p) {
       if (l >= sections[p]->layers.size()) continue;
-      const PartLineInputs in{sections[p], buried[p], l, carriedUnder(entry, p), parts_[p].paths};
+      PartLineInputs in{sections[p], buried[p], l, carriedUnder(entry, p), parts_[p].paths};
+      in.rules.height = entry.top - entry.bottom;
       entry.partPaths.push_back({p, store_.get(partLines, in, progress_)});
     }
   });

@@ -18,6 +18,11 @@ Pattern patternNamed(const std::string& name) {
 
 }  // namespace
 
+double hangsBeyond(const Settings& settings) {
+  constexpr double tolerance = 1, steepest = 89;  // degrees
+  return std::min(settings.number("support.free_lean") + tolerance, steepest);
+}
+
 LayerRules layerRules(const Settings& settings) {
   return {settings.number("layer.height"), settings.number("layer.first")};
 }
@@ -30,7 +35,7 @@ SupportRules supportRules(const Settings& settings) {
                  : source == "floating" ? Source::floating
                                         : Source::decisions;
   rules.footing = settings.text("support.footing") == "plate" ? Footing::plate : Footing::any;
-  rules.freeLean = settings.number("support.free_lean");
+  rules.freeLean = hangsBeyond(settings);
   rules.gapAbove = settings.number("support.gap.above");
   rules.gapBelow = settings.number("support.gap.below");
   rules.gapBeside = settings.number("support.gap.beside");
@@ -82,8 +87,8 @@ TowerRules towerRules(const Settings& settings) {
 int interfaceTool(const Settings& settings) { return settings.text("support.filament.interface") == "second" ? 1 : 0; }
 
 PartRules partRules(const Settings& settings) {
-  return {settings.number("line.width"), settings.whole("walls"), settings.whole("cover.top"),
-          settings.whole("cover.bottom"), settings.number("infill.density") / 100};
+  return {settings.number("line.width"), settings.number("layer.height"), settings.whole("walls"),
+          settings.whole("cover.top"),   settings.whole("cover.bottom"),  settings.number("infill.density") / 100};
 }
 
 SupportPathRules supportPathRules(const Settings& settings) {

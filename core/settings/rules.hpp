@@ -59,6 +59,7 @@ struct SupportRules {
 
 struct PartRules {
   double lineWidth = 0.45;  // mm
+  double height = 0.2;      // mm, of the layer
   int walls = 2;
   int coverTop = 4, coverBottom = 3;  // layers
   double infillDensity = 0.15;        // 0–1
@@ -130,6 +131,10 @@ struct StabilityRules {
   double deflectionAllowed = 0.2;  // mm
   double safetyFactorAllowed = 2;
 };
+
+// The lean, in degrees, beyond which a surface hangs: the free lean and a tolerance of 1°, because a chamfer of 45°
+// measures 45.01° in a mesh.
+double hangsBeyond(const Settings& settings);
 
 LayerRules layerRules(const Settings& settings);
 SupportRules supportRules(const Settings& settings);

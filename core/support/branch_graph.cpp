@@ -358,7 +358,8 @@ class Grower {
 double branchRadius(double top, double height, double load, const SupportRules& rules) {
   const double tip = neckRadius(rules);
   if (rules.trunkWidth > 0) return std::max(tip, tip + (rules.trunkWidth / 2 - tip) * (top - height) / top);
-  return std::max(tip * std::pow(load, loadExponent), sturdy * (top - height) * leastSteadiness / 2);
+  const double length = top - height, least = length > freeBranch ? leastBranch / 2 : 0;
+  return std::max({tip * std::pow(load, loadExponent), least, sturdy * length * branchSteadiness / 2});
 }
 
 BranchGraph growBranchGraph(const std::vector<Tip>& tips, const Reachability& ways, const SupportRules& rules,

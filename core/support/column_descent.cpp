@@ -176,7 +176,8 @@ Descent descendColumn(const DemandSite& site, const Obstacles& obstacles, const 
   if (site.isHold() || !mayBeSlender(descent.steps)) return descent;
   const SlenderColumns slender(descent.steps, rules, progress);
   if (!slender.any()) return descent;
-  if (rules.outline == Outline::squared) {  // which would widen into one another
+  // Square columns would widen into one another, and a prop is as wide as it says.
+  if (rules.outline == Outline::squared || !site.minimumFootprint.empty()) {
     descent.slenderHeight = slender.worstHeight();
     descent.slenderWidth = slender.worstWidth();
     return descent;
@@ -192,7 +193,7 @@ Descent descendColumn(const DemandSite& site, const Obstacles& obstacles, const 
 
 double spreadOf(const SupportRules& rules, double highest) {
   if (rules.structure == Structure::tree) return highest;  // a branch may reach anywhere below
-  return 2 * rules.lineWidth + roughness + rules.footSpread + highest * leastSteadiness / 2 +
+  return 2 * rules.lineWidth + roughness + rules.footSpread + std::max(leastColumn, highest * leastSteadiness) / 2 +
          (rules.outline == Outline::squared ? tilePitch(rules) : 0);
 }
 

@@ -30,9 +30,14 @@ struct Descent {
   double slenderHeight = 0, slenderWidth = 0;  // mm, of the worst column that stays too thin for its height; 0 if none
 };
 
-// A column is slender when the largest circle in it is less across than this share of its height: common
-// practice puts the limit of steadiness near 1 : 25.
-inline constexpr double leastSteadiness = 1.0 / 25;
+// A column is slender when the largest circle in it is less across than this share of its height, or than leastColumn
+// where it is high enough to widen so far: common practice.
+inline constexpr double leastSteadiness = 1.0 / 12;
+inline constexpr double leastColumn = 2;  // mm
+// A branch, which others hold here and there, may be thinner.
+inline constexpr double branchSteadiness = 1.0 / 20;
+inline constexpr double leastBranch = 1.2;  // mm across, of one that is longer than freeBranch
+inline constexpr double freeBranch = 10;    // mm
 // The most a slender column widens downward, degrees from vertical.
 inline constexpr double wideningLean = 30;
 

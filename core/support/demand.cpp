@@ -39,11 +39,16 @@ Polygons proposal(const Asked& asked, std::size_t layer) {
   if (asked.source == Source::decisions) return {};
   const Polygons& all =
       asked.source == Source::floating ? asked.overhangs.floating[layer] : asked.overhangs.demand[layer];
-  const Polygons let = regionsOf(asked, layer, [&](std::size_t s) {
-    const Site& site = asked.sites.list[s];
-    return asked.source == Source::floating ? site.siteClass != SiteClass::proper : !site.isProposed();
-  });
-  return let.empty() || all.empty() ? all : subtract(all, let);
+  if (all.empty() || layer >= asked.sites.layers.size()) return all;
+  Polygons let;
+  for (const Sites::Stretch& stretch : asked.sites.layers[layer]) {
+    const Site& site = asked.sites.list[stretch.site];
+    if (site.siteClass != SiteClass::proper)
+      append(let, stretch.region);
+    else if (asked.source != Source::floating && (site.bridge || site.partlyBridges))
+      append(let, site.unbridged.empty() ? stretch.region : subtract(stretch.region, site.unbridged));
+  }
+  return let.empty() ? all : subtract(all, let);
 }
 
 Polygons takenAway(Polygons wanted, const Polygons& region) {

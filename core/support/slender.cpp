@@ -24,7 +24,11 @@ double inscribedRadius(const Polygons& region, double limit) {
   return low;
 }
 
-double steadyRadius(double height) { return height * leastSteadiness / 2; }
+// A low one has no room to widen to the least there is.
+double steadyRadius(double height) {
+  const double reachable = height * std::tan(toRadians(wideningLean)) / 2;
+  return std::max(height * leastSteadiness, std::min(leastColumn, reachable)) / 2;
+}
 
 }  // namespace
 

@@ -127,7 +127,7 @@ class Branches {
   void findSlender(Descent& descent) const {
     for (const BranchNode& node : tree_.nodes) {
       const double height = node.top - (node.at.z() - rules_.floor);
-      if (2 * node.radius >= height * leastSteadiness || height <= descent.slenderHeight) continue;
+      if (2 * node.radius >= height * branchSteadiness || height <= descent.slenderHeight) continue;
       descent.slenderHeight = height;
       descent.slenderWidth = 2 * node.radius;
     }

@@ -3,6 +3,7 @@
 
 #include "core/toolpath/fill.hpp"
 #include "core/toolpath/part_paths.hpp"
+#include "core/toolpath/walls.hpp"
 
 namespace trellis {
 
@@ -46,7 +47,7 @@ Polygons raftOutline(const Polygons& standing, const AdhesionRules& rules) {
 
 PathGroup raftLines(const Polygons& outline, std::size_t layer, const AdhesionRules& rules) {
   const double w = rules.lineWidth;
-  Walls walls = wallsOf(outline, 1, w, Feature::raft, Feature::raft);
+  Walls walls = loopsOf(outline, {1, w, 0, Feature::raft, Feature::raft});
   PathGroup group;
   group.stages = std::move(walls.loops);
   std::vector<Path>& lines = group.stages.emplace_back();

@@ -9,6 +9,7 @@
 #include <algorithm>
 #include <cmath>
 #include <map>
+#include <optional>
 
 namespace trellis {
 
@@ -62,8 +63,21 @@ struct Node {
   std::vector<std::size_t> next;
 };
 
-// The medial axis as a graph: only edges inside the region, wide enough, that do not end in a corner.
-std::vector<Node> medialGraph(const Polygons& region, double narrowest) {
+// 0–1: the stretch of an edge on which a width that changes evenly lies between two others.
+std::optional<std::pair<double, double>> within(double from, double to, double least, double most) {
+  if (from > to) {
+    const auto turned = within(to, from, least, most);
+    return turned ? std::optional(std::pair(1 - turned->second, 1 - turned->first)) : std::nullopt;
+  }
+  if (to < least || from > most) return std::nullopt;
+  const double change = std::max(to - from, 1e-12);
+  return std::pair(std::clamp((least - from) / change, 0.0, 1.0), std::clamp((most - from) / change, 0.0, 1.0));
+}
+
+constexpr double steepest = 1;  // mm of width per mm along: that of a corner of 60°
+
+// The medial axis as a graph: only stretches inside the region where it is wide enough and not too wide.
+std::vector<Node> medialGraph(const Polygons& region, double narrowest, double widest) {
   const std::vector<Segment> segments = segmentsOf(soundOutlines(region));
   Diagram diagram;
   boost::polygon::construct_voronoi(segments.begin(), segments.end(), &diagram);
@@ -82,10 +96,19 @@ std::vector<Node> medialGraph(const Polygons& region, double narrowest) {
     const Segment& source = segments[edge.cell()->source_index()];
     const Vec2 middle((edge.vertex0()->x() + edge.vertex1()->x()) / 2, (edge.vertex0()->y() + edge.vertex1()->y()) / 2);
     if (!contains(region, toPoint(Vec2(middle / units)))) continue;
-    const std::size_t a = nodeOf(edge.vertex0(), source), b = nodeOf(edge.vertex1(), source);
-    if (std::min(nodes[a].width, nodes[b].width) < narrowest ||
-        std::max(nodes[a].width, nodes[b].width) > 3 * narrowest)
-      continue;
+    std::size_t a = nodeOf(edge.vertex0(), source), b = nodeOf(edge.vertex1(), source);
+    const auto stretch = within(nodes[a].width, nodes[b].width, narrowest, widest);
+    if (!stretch) continue;
+    const double taper = std::abs(nodes[a].width - nodes[b].width) / (nodes[a].at - nodes[b].at).norm();
+    if (std::min(nodes[a].width, nodes[b].width) < narrowest && taper > steepest) continue;  // leads into a corner
+    // Where it begins or ends between them, there is a node more.
+    const Node from = nodes[a], to = nodes[b];
+    const auto between = [&](double t) {
+      nodes.push_back({from.at + t * (to.at - from.at), from.width + t * (to.width - from.width), {}});
+      return nodes.size() - 1;
+    };
+    if (stretch->first > 0) a = between(stretch->first);
+    if (stretch->second < 1) b = between(stretch->second);
     nodes[a].next.push_back(b);
     nodes[b].next.push_back(a);
   }
@@ -131,10 +154,10 @@ void emit(const std::vector<Node>& nodes, const std::vector<std::size_t>& chain,
 
 }  // namespace
 
-std::vector<CentreLine> centreLines(const Polygons& region, double narrowest) {
+std::vector<CentreLine> centreLines(const Polygons& region, double narrowest, double widest) {
   std::vector<CentreLine> lines;
   if (region.empty()) return lines;
-  const std::vector<Node> nodes = medialGraph(region, narrowest);
+  const std::vector<Node> nodes = medialGraph(region, narrowest, widest);
   std::vector<std::vector<bool>> used(nodes.size());
   for (std::size_t i = 0; i < nodes.size(); ++i) used[i].assign(nodes[i].next.size(), false);
   const auto walk = [&](std::size_t start, std::size_t way) {

@@ -12,8 +12,8 @@ struct CentreLine {
 };
 
 // Lines along the middle of a region (its medial axis, over Boost's Voronoi diagram of segments) where
-// the region is at least narrowest and at most three times so wide, mm. Cut into stretches of nearly constant width.
+// the region is at least narrowest and at most widest, mm. Cut into stretches of nearly constant width.
 // Weak at ends: a line stops half a width before the region does, and twigs shorter than narrowest are dropped.
-std::vector<CentreLine> centreLines(const Polygons& region, double narrowest);
+std::vector<CentreLine> centreLines(const Polygons& region, double narrowest, double widest);
 
 }  // namespace trellis

@@ -19,6 +19,22 @@ struct Turn {
   Point out(double x, double y) const { return {std::llround(c * x - s * y), std::llround(s * x + c * y)}; }
 };
 
+// What a question says of outlines that are moved across the lines, moved back.
+template <typename Ask>
+Polygons shiftedAcross(Polygons outlines, const Turn& turn, double by, const Ask& ask) {
+  const auto moved = [&](Polygons& all, double how) {
+    for (Polygon& one : all)
+      for (Point& p : one) {
+        const Vec2 q = turn.in(p);
+        p = turn.out(q.x(), q.y() + how);
+      }
+  };
+  moved(outlines, by);
+  Polygons lines = ask(outlines);
+  moved(lines, -by);
+  return lines;
+}
+
 struct Crossing {
   long long line;
   double x;
@@ -129,6 +145,20 @@ Polygons fillLines(const Polygons& region, double angle, double pitch, double sh
   return lines;
 }
 
+Polygons evenLines(const Polygons& piece, const Polygons& within, double angle, double pitch) {
+  const Turn turn(angle);
+  double low = 1e300, high = -1e300;
+  for (const Polygon& outline : piece)
+    for (const Point& p : outline) {
+      low = std::min(low, turn.in(p).y());
+      high = std::max(high, turn.in(p).y());
+    }
+  if (high <= low) return {};
+  const double even = (high - low) / std::max(1.0, std::round((high - low) / (pitch * unitsPerMm)));
+  return shiftedAcross(within, turn, -low,
+                       [&](const Polygons& there) { return fillLines(there, angle, even / unitsPerMm); });
+}
+
 Polygons linesThroughMissed(const Polygons& region, const Polygons& lines, double angle) {
   Polygons found;
   const Turn turn(angle);
@@ -141,20 +171,10 @@ Polygons linesThroughMissed(const Polygons& region, const Polygons& lines, doubl
     for (const Point& p : piece.front()) box.extend(turn.in(p));
     const double height = box.sizes().y();
     // One scan line through the middle: a pitch twice the height, shifted so that one falls there.
-    Polygons shifted = piece;
-    const double middle = box.center().y();
-    for (Polygon& outline : shifted)
-      for (Point& p : outline) {
-        const Vec2 q = turn.in(p);
-        p = turn.out(q.x(), q.y() - middle + height);
-      }
-    for (Polygon& line : fillLines(shifted, angle, 2 * height / unitsPerMm, 0.02)) {
-      for (Point& p : line) {
-        const Vec2 q = turn.in(p);
-        p = turn.out(q.x(), q.y() + middle - height);
-      }
+    for (Polygon& line : shiftedAcross(piece, turn, height - box.center().y(), [&](const Polygons& there) {
+           return fillLines(there, angle, 2 * height / unitsPerMm, 0.02);
+         }))
       found.push_back(std::move(line));
-    }
   }
   return found;
 }

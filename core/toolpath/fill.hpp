@@ -11,6 +11,10 @@ namespace trellis {
 // Given in scanning order, every other line the other way round. Lines under shortest mm are left out.
 Polygons fillLines(const Polygons& region, double angle, double pitch, double shortest = 0.1);
 
+// Line centres within a region at an angle, spread evenly across all of a piece: as many as fit it best at a pitch of
+// about so many mm, the outermost half a pitch inside it.
+Polygons evenLines(const Polygons& piece, const Polygons& within, double angle, double pitch);
+
 // The one line through the middle of each connected piece of a region that fillLines misses because
 // the piece is narrower than the pitch.
 Polygons linesThroughMissed(const Polygons& region, const Polygons& lines, double angle);

@@ -2,10 +2,11 @@
 #include "core/toolpath/part_paths.hpp"
 
 #include "core/base/parallel.hpp"
-#include "core/toolpath/centre_lines.hpp"
 #include "core/toolpath/fill.hpp"
+#include "core/toolpath/walls.hpp"
 
 #include <algorithm>
+#include <iterator>
 
 namespace trellis {
 
@@ -14,7 +15,10 @@ namespace {
 constexpr double smoothing = 0.008;       // mm; outlines may move this much before they are printed
 constexpr double coverCoarseness = 0.02;  // mm; a cover's rim lies under walls or bonds into infill
 constexpr double leastBridge = 1.0;       // mm² of surface over nothing that is worth bridging lines
-constexpr double fillInset = 0.35;        // of a line width: fill lines bond into the walls a little
+constexpr double fillInset = 0.35;        // of a line width: sparse lines bond into the walls a little
+constexpr double endInset = 0.15;         // and solid ones more, so that nothing stays open between their round ends
+constexpr double betweenTips = 4;         // mm of daylight between supports that a line spans without a thought
+constexpr double mostSparse = 0.9;        // of the volume; denser infill is solid
 
 void addLines(std::vector<Path>& out, Feature feature, double width, const Polygons& lines) {
   for (const Polygon& line : lines) out.push_back({feature, width, false, line});
@@ -86,10 +90,33 @@ class IslandFiller {
  public:
   IslandFiller(const std::vector<Polygons>& sections, const std::vector<Polygons>& buried, std::size_t layer,
                const Polygons& carried, const PartRules& rules)
-      : sections_(sections), buried_(buried), layer_(layer), carried_(carried), rules_(rules) {}
+      : sections_(sections),
+        buried_(buried),
+        layer_(layer),
+        carried_(carried.empty() ? carried : closed(carried, betweenTips / 2)),
+        rules_(rules) {}
+
+  // Whether most of an island lies right over support: then its walls come last, for they hold on to what lies inside.
+  bool isCarried(const Polygons& inside) const {
+    return !carried_.empty() && area(intersect(inside, carried_)) > area(inside) / 2;
+  }
 
   // Bridges, covers and infill of what the walls leave free, in the order they are printed.
   void fill(const Polygons& inside, std::vector<std::vector<Path>>& stages) const {
+    const double w = rules_.lineWidth;
+    const Polygons thin = thinIn(inside);
+    if (!thin.empty()) stages.push_back(singleLines(thin, {Feature::wallInner, w, false, {}, rules_.height}));
+    fillBroad(thin.empty() ? inside : subtract(inside, thin), stages);
+  }
+
+ private:
+  // What the walls leave so narrow that one line more fills it, solid or not.
+  Polygons thinIn(const Polygons& inside) const {
+    const double w = rules_.lineWidth;
+    return withoutSpecks(opened(subtract(inside, openedSharp(inside, singleUpTo / 2)), w / 20), w * w);
+  }
+
+  void fillBroad(const Polygons& inside, std::vector<std::vector<Path>>& stages) const {
     const double w = rules_.lineWidth;
     const Polygons bridges = bridgesIn(sections_, layer_, inside, carried_, w);
     for (const Polygons& bridge : components(bridges)) {
@@ -98,7 +125,7 @@ class IslandFiller {
     }
     const Polygons rest = subtract(inside, bridges);
     Polygons covers = skinsIn(rest);
-    const bool carried = !carried_.empty() && area(intersect(covers, carried_)) > area(covers) / 2;
+    const bool carried = isCarried(covers);
     const double angle = carried || layer_ % 2 == 0 ? evenAngle : oddAngle;
     const Feature feature = carried ? Feature::coverCarried : Feature::cover;
     Polygons reach = grow(covers, -w * fillInset), edges = edgesOf(reach, inside);
@@ -108,16 +135,19 @@ class IslandFiller {
       edges = edgesOf(reach, inside);
     }
     addLines(stages.emplace_back(), feature, w, edges);
-    const Polygons within = edges.empty() ? reach : subtract(reach, around(edges, w * (0.5 + fillInset)));
-    addLines(stages.emplace_back(), feature, w, fillLines(within, angle, w));
+    const Path like{feature, w, false, {}, rules_.height};
+    const Polygons within = edges.empty() ? covers : subtract(covers, around(edges, filledBy(w, rules_.height) / 2));
+    stages.push_back(solidLines(within, angle, w * endInset, like));
     if (rules_.infillDensity <= 0) return;
+    if (rules_.infillDensity > mostSparse)
+      return stages.push_back(
+          solidLines(subtract(rest, covers), angle, w * endInset, {Feature::infill, w, false, {}, rules_.height}));
     const Polygons room =
         grow(grow(subtract(rest, covers), -w / 2), w * (0.5 - fillInset));  // but where it is narrower than a line
     addLines(stages.emplace_back(), Feature::infill, w,
              fillLines(room, layer_ % 2 ? oddAngle : evenAngle, w / rules_.infillDensity, w));
   }
 
- private:
   Polygons skinsIn(const Polygons& rest) const {
     const double w = rules_.lineWidth;
     const Polygons bare = grow(subtract(rest, buried_[layer_]), -w / 8);  // but slivers of slopes
@@ -146,28 +176,11 @@ class IslandFiller {
   const std::vector<Polygons>& sections_;
   const std::vector<Polygons>& buried_;
   std::size_t layer_;
-  const Polygons& carried_;
+  Polygons carried_;  // one field, where support stands in tips: lines run on from one to the next
   const PartRules& rules_;
 };
 
 }  // namespace
-
-Walls wallsOf(const Polygons& region, int count, double lineWidth, Feature outer, Feature inner) {
-  Walls walls;
-  Polygons centres;
-  for (int k = 0; k < count && (k == 0 || !centres.empty()); ++k) {
-    centres = simplified(grow(k == 0 ? region : centres, k == 0 ? -lineWidth / 2 : -lineWidth), smoothing);
-    if (k == 0) {
-      walls.missed = withoutSpecks(subtract(region, grow(centres, lineWidth / 2 + 0.03)), lineWidth * lineWidth / 8);
-      for (CentreLine& line : centreLines(opened(walls.missed, lineWidth / 5), lineWidth / 2))
-        walls.thin.push_back({outer, std::max(line.width, lineWidth / 2), false, std::move(line.points)});
-    }
-    std::vector<Path>& loops = walls.loops.emplace_back();
-    for (const Polygon& loop : centres) loops.push_back({k == 0 ? outer : inner, lineWidth, true, loop});
-  }
-  walls.inside = count == 0 ? region : grow(centres, -lineWidth / 2);
-  return walls;
-}
 
 std::vector<Polygons> buriedIn(const std::vector<Polygons>& sections, const PartRules& rules,
                                const Progress& progress) {
@@ -189,15 +202,20 @@ PartPaths partPaths(const std::vector<Polygons>& sections, const std::vector<Pol
   PartPaths result;
   const IslandFiller filler(sections, buried, layer, carried, rules);
   for (const Polygons& island : components(sections[layer])) {
-    Walls walls = wallsOf(island, rules.walls, rules.lineWidth, Feature::wallOuter, Feature::wallInner);
+    Walls walls = wallsOf(island, {rules.walls, rules.lineWidth, rules.height});
     PathGroup group{{Owner::part, 0}, {}};
     if (layer > 0 && !walls.loops.empty()) markSteep(walls.loops.front(), sections[layer - 1]);
     std::reverse(walls.loops.begin(), walls.loops.end());  // inner walls first: they hold the outer ones
-    group.stages = std::move(walls.loops);
     const Polygons tooThin = unprinted(walls, rules.lineWidth);
     result.tooThin.insert(result.tooThin.end(), tooThin.begin(), tooThin.end());
-    group.stages.push_back(std::move(walls.thin));
+    const auto layWalls = [&] {
+      std::move(walls.loops.begin(), walls.loops.end(), std::back_inserter(group.stages));
+      group.stages.push_back(std::move(walls.thin));
+    };
+    const bool wallsLast = filler.isCarried(walls.inside);
+    if (!wallsLast) layWalls();
     filler.fill(walls.inside, group.stages);
+    if (wallsLast) layWalls();
     result.groups.push_back(std::move(group));
   }
   return result;

@@ -20,22 +20,13 @@ struct PartPaths {
 std::vector<Polygons> buriedIn(const std::vector<Polygons>& sections, const PartRules& rules, const Progress& progress);
 
 // sections are the part's own, one per layer, and buried those without their covers; carried is what support lies right
-// under in this layer. Covers alternate between 45° and 135°; over support they start at 45°, across the interface's
-// lines. A wall is steep when a tenth of it or more has its middle over nothing.
+// under in this layer; what lies between tips of support is taken as carried, so that lines run on over it. Covers
+// alternate between 45° and 135°; over support they start at 45°, across the interface's lines. A wall is steep when a
+// tenth of it or more has its middle over nothing.
 PartPaths partPaths(const std::vector<Polygons>& sections, const std::vector<Polygons>& buried, std::size_t layer,
                     const Polygons& carried, const PartRules& rules);
 
 // Half the angle a cover or infill line is turned by from layer to layer.
 inline constexpr double evenAngle = 45, oddAngle = 135;
-
-// The walls of a region: loops at w/2, 3w/2, … inside its outline, the outermost first, and single
-// lines where it is too thin for a loop.
-struct Walls {
-  std::vector<std::vector<Path>> loops;  // outermost first
-  std::vector<Path> thin;
-  Polygons inside;  // what the walls leave free
-  Polygons missed;  // too thin for a loop, whether or not a single line lies there
-};
-Walls wallsOf(const Polygons& region, int count, double lineWidth, Feature outer, Feature inner);
 
 }  // namespace trellis

@@ -2,7 +2,7 @@
 #include "core/toolpath/support_paths.hpp"
 
 #include "core/toolpath/fill.hpp"
-#include "core/toolpath/part_paths.hpp"
+#include "core/toolpath/walls.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -78,8 +78,9 @@ std::vector<Path> within(const Polygons& region, const std::vector<Path>& paths)
 Walls wallsAround(const PieceRegion& region, const Fill& fill, double width) {
   constexpr double seam = 0.02;  // mm
   if (region.beside.empty() || fill.walls == 0)
-    return wallsOf(region.area, fill.walls, width, fill.feature, fill.feature);
-  Walls walls = wallsOf(unite(region.area, grow(region.beside, seam)), fill.walls, width, fill.feature, fill.feature);
+    return loopsOf(region.area, {fill.walls, width, 0, fill.feature, fill.feature});
+  Walls walls =
+      loopsOf(unite(region.area, grow(region.beside, seam)), {fill.walls, width, 0, fill.feature, fill.feature});
   for (std::vector<Path>& loops : walls.loops) loops = within(region.area, loops);
   walls.thin = within(region.area, walls.thin);
   // Lines end in the border to what lies beside as they end in a wall.

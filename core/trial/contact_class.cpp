@@ -10,6 +10,8 @@ namespace {
 
 constexpr double step = 0.1;        // mm between places looked at along a bead
 constexpr int across = 10;          // places across it: one of them is a tenth of its width
+constexpr int firm = 3;             // of them over material, and it does not sag
+constexpr double longestSag = 1;    // mm that nobody sees
 constexpr double beside = 0.5;      // mm on either side within which support carries too
 constexpr double slack = 1e-3;      // mm, of heights kept as single-precision numbers
 constexpr double sharpTurn = 0.98;  // cosine; at blunter corners flat ends leave nothing out
@@ -24,7 +26,8 @@ class Bearer {
 
   BorneBead borne() {
     for (std::size_t k = 1; k < path_.points.size(); ++k) walk(k);
-    absorbSpecks();
+    absorb(ContactClass::air, field_.cell());  // says only how beads fall on the cells
+    absorb(ContactClass::sagging, longestSag);
     BorneBead bead{std::move(found_), false};
     for (std::size_t i = 0; i < bead.stretches.size(); ++i)
       if (bead.stretches[i].contactClass == ContactClass::air && isBridge(bead.stretches, i)) bridges_.push_back(i);
@@ -35,14 +38,14 @@ class Bearer {
   }
 
  private:
-  // Less air than a cell is long says only how beads fall on the cells.
-  void absorbSpecks() {
+  // Stretches of a class that are shorter than matters belong to what comes before them; sagging ones rest on material.
+  void absorb(ContactClass contactClass, double shortest) {
     std::vector<Borne> kept;
     double from = 0;
     for (std::size_t i = 0; i < found_.size(); ++i) {
       const double length = found_[i].end - from;
       from = found_[i].end;
-      const bool speck = found_[i].contactClass == ContactClass::air && length < field_.cell() && found_.size() > 1;
+      const bool speck = found_[i].contactClass == contactClass && length < shortest && found_.size() > 1;
       if (!speck && (kept.empty() || kept.back().contactClass != found_[i].contactClass))
         kept.push_back(found_[i]);
       else if (!kept.empty())
@@ -89,20 +92,24 @@ class Bearer {
     const double top = at.z(), bottom = top - path_.height, half = path_.height / 2;
     if (bottom <= half + slack) return ContactClass::plate;
     bool release = false;
+    int carried = 0;
     for (int i = 0; i < across; ++i) {  // from the middle outwards: most beads stand on something there
       const double away = (i / 2 + 0.5) / across * (i % 2 == 0 ? path_.width : -path_.width);
       const Vec2 place = at.head<2>() + side * away;
       const HeightField::Level level = field_.under(place, bottom, top);
-      if (bottom - static_cast<double>(level.top) <= half + slack) return ContactClass::material;
+      carried += bottom - static_cast<double>(level.top) <= half + slack;
+      if (carried == firm) return ContactClass::material;
       release = release || isRelease(level, bottom);
     }
     if (release) return ContactClass::release;
+    if (carried > 0) return ContactClass::sagging;
     const auto reaches = [&](double sign) {
       for (double away = path_.width / 2; away <= path_.width / 2 + beside; away += field_.cell())
         if (isRelease(field_.under(at.head<2>() + side * (sign * away), bottom, top), bottom)) return true;
       return false;
     };
-    return reaches(1) && reaches(-1) ? ContactClass::release : ContactClass::air;
+    if (reaches(1) && reaches(-1)) return ContactClass::release;
+    return bottom <= path_.height + slack ? ContactClass::plate : ContactClass::air;
   }
 
   // A free end holds on to a bead of its own layer that is itself held.

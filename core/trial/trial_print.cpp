@@ -83,6 +83,8 @@ class Printer {
                                   path.said, path.lines[k]});
         out_.length[static_cast<std::size_t>(contactClass)] += to - from;
         if (isPart(out_.said[path.said])) out_.partLength[static_cast<std::size_t>(contactClass)] += to - from;
+        if (contactClass == ContactClass::air && out_.said[path.said].feature.starts_with("support."))
+          out_.supportOnAir += to - from;
         from = to;
       }
     }

@@ -10,10 +10,13 @@
 
 namespace trellis {
 
-// plate: the first layer. material: over something within half a layer below. release: over support no farther down
-// than it lets go. bridge: between two anchors, straight and short enough. air: none of these.
-enum class ContactClass : std::uint8_t { plate, material, release, bridge, air };
-inline constexpr std::array<std::string_view, 5> contactClassNames{"plate", "material", "release", "bridge", "air"};
+// plate: the first layer, or with nothing under it in the second, which sags onto the plate. material: over something
+// within half a layer below. release: over support no farther down than it lets go. sagging: less than three tenths of
+// its width over material, for more than a millimetre. bridge: between two anchors, straight and short enough. air:
+// none of these.
+enum class ContactClass : std::uint8_t { plate, material, release, sagging, bridge, air };
+inline constexpr std::array<std::string_view, 6> contactClassNames{"plate",   "material", "release",
+                                                                   "sagging", "bridge",   "air"};
 
 struct TrialRules {
   double lineWidth = 0.45;         // mm, of beads that no comment of ours describes
@@ -47,6 +50,7 @@ struct TrialPrint {
   std::vector<Stretch> stretches;                                // in the order they are printed
   using Lengths = std::array<double, contactClassNames.size()>;  // mm, by contactClass
   Lengths length{}, partLength{};  // of everything; of what belongs to parts, or to nothing that is named
+  double supportOnAir = 0;         // mm
   std::vector<TrialStart> starts;
   struct Filament {
     double mm = 0;  // of filament

@@ -9,7 +9,9 @@ namespace trellis {
 
 namespace {
 
-constexpr double worthSaying = 0.5;  // mm of bead on air
+constexpr double worthSaying = 0.5;   // mm of bead on air
+constexpr double worthSagging = 10;   // mm of bead that sags
+constexpr double worthOfSupport = 5;  // mm of support on air
 
 nlohmann::json lengthsOf(const TrialPrint::Lengths& lengths) {
   nlohmann::json json = nlohmann::json::object();
@@ -57,6 +59,7 @@ nlohmann::json reportOf(const TrialPrint& trial) {
   return {{"length_mm", lengthsOf(trial.length)},
           {"part_length_mm", lengthsOf(trial.partLength)},
           {"part_on_air", trial.onAir()},
+          {"support_on_air_mm", trial.supportOnAir},
           {"air", airOf(trial)},
           {"floating_starts", starts},
           {"time_s", trial.seconds},
@@ -77,6 +80,12 @@ std::string verdictOf(const TrialPrint& trial) {
   if (air >= worthSaying)
     words += fmt::format("{}{:.1f} mm of the part's lines print on air, {:.2f} %.", words.empty() ? "" : " ", air,
                          trial.onAir() * 100);
+  const bool soundlyHeld = words.empty();
+  if (const double sags = trial.partLength[static_cast<std::size_t>(ContactClass::sagging)]; sags >= worthSagging)
+    words += fmt::format("{}{:.0f} mm of the part's lines sag, with under a third of their width carried.",
+                         soundlyHeld ? "" : " ", sags);
+  if (trial.supportOnAir >= worthOfSupport)
+    words += fmt::format("{}{:.0f} mm of support print on air.", words.empty() ? "" : " ", trial.supportOnAir);
   return words.empty() ? "Nothing would print on air." : words;
 }
 

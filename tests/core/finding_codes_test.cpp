@@ -77,6 +77,13 @@ const std::vector<Case>& cases() {
        [] {
          return projectOf(box({0, 0, 0}, {20, 20, 0.08}));
        }},
+      {"not-standing",
+       [] {
+         PlacePart turn;
+         turn.turn = Vec3(37, 0, 0);
+         turn.drop = true;
+         return after(projectOf(box({0, 0, 0}, {20, 20, 20})), {turn});
+       }},
       {"too-large",
        [] {
          return projectOf(box({0, 0, 0}, {300, 20, 10}));

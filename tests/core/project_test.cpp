@@ -348,8 +348,9 @@ TEST(Demo, OneEnforcerUnderTheFrondsTip) {
   const auto built = build(performed(*project, ballAt(tip, 1.5)));
   ASSERT_FALSE(built->support->layers.empty());
   for (const SupportLayer& layer : built->support->layers) {
-    const double steadying =
-        layer.top > tip.z() - 1.3 ? 0 : tip.z() * leastSteadiness / 2;  // slender columns widen on their way down
+    const double steadying = layer.top > tip.z() - 1.3 ? 0
+                                                       : std::max(leastColumn, tip.z() * leastSteadiness) /
+                                                             2;  // slender columns widen on their way down
     for (const PieceRegion& region : layer.regions)
       for (const Polygon& outline : region.area)
         for (const Point& p : outline)

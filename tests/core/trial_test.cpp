@@ -166,11 +166,27 @@ TEST(TrialPrint, LinesBetweenTwoLinesOfSupportAreCarried) {
   EXPECT_THAT(topmost(between(2.2)), ElementsAre(Is(10.0, 20.0, ContactClass::air)));  // 0.65 mm
 }
 
-// A tenth of a line's width over something is enough, a little less is not.
-TEST(TrialPrint, ATenthOfTheWidthBears) {
+// Three tenths of a line's width over something carry it; with less it sags, where that goes on for a millimetre.
+TEST(TrialPrint, ThreeTenthsOfTheWidthBear) {
   const auto shifted = [](double by) { return tried(Text().wall(10, 20, 20.025, 1).bead(10, 20, 20.025 + by, 1.2)); };
-  EXPECT_THAT(topmost(shifted(0.35)), ElementsAre(Is(10.0, 20.0, ContactClass::material)));
+  EXPECT_THAT(topmost(shifted(0.28)), ElementsAre(Is(10.0, 20.0, ContactClass::material)));
+  EXPECT_THAT(topmost(shifted(0.42)), ElementsAre(Is(10.0, 20.0, ContactClass::sagging)));
+  const TrialPrint sags = shifted(0.42);
+  EXPECT_THAT(verdictOf(sags), testing::HasSubstr("10 mm of the part's lines sag"));
   EXPECT_THAT(topmost(shifted(0.47)), ElementsAre(Is(10.0, 20.0, ContactClass::air)));
+}
+
+// What hangs a layer over the plate sags onto it.
+TEST(TrialPrint, ALayerOverThePlateIsForgiven) {
+  EXPECT_THAT(topmost(tried(Text().bead(10, 20, 20, 0.4))), ElementsAre(Is(10.0, 20.0, ContactClass::plate)));
+  EXPECT_THAT(topmost(tried(Text().bead(10, 20, 20, 0.6))), ElementsAre(Is(10.0, 20.0, ContactClass::air)));
+}
+
+TEST(TrialPrint, NamesSupportOnAir) {
+  const TrialPrint trial =
+      tried(Text().raw("; @feature support.body width=0.45 height=0.2").wall(10, 15, 20, 1).bead(10, 30, 20, 1.2));
+  EXPECT_NEAR(trial.supportOnAir, 15, 0.2);
+  EXPECT_THAT(verdictOf(trial), testing::HasSubstr("mm of support print on air"));
 }
 
 TEST(TrialPrint, FollowsArcsBothWays) {

@@ -8,7 +8,8 @@ namespace trellis::test {
 PrintedPart::PrintedPart(const std::string& gcode, const TriangleMesh& mesh, const Promise& promise)
     : promise_(promise) {
   // Where a surface leans just as far as is free, hundredths decide: there it may be carried and need not.
-  const double step = promise.layer * std::tan(promise.freeLean * 3.14159265358979 / 180);
+  constexpr double tolerance = 1;  // degrees: a chamfer of 45° measures 45.01°
+  const double step = promise.layer * std::tan((promise.freeLean + tolerance) * 3.14159265358979 / 180);
   const auto hanging = [&](const Paths& below, const Paths& section, double reach) {
     const Paths hangs = combined(ClipperLib::ctDifference, section, offset(below, reach));
     return Area(

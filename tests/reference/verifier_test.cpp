@@ -80,7 +80,7 @@ std::vector<std::string> complaints(const Verdict& verdict, double leastCovered)
     if (static_cast<std::size_t>(count) > allowed) all.push_back(what);
   }
   const double few =
-      verdict.demanded == 0 ? 1 : 2.0 / static_cast<double>(verdict.demanded);  // two places of a small site
+      verdict.demanded == 0 ? 1 : 4.0 / static_cast<double>(verdict.demanded);  // places of sites too small to matter
   for (const double share : verdict.covered)
     if (share < leastCovered - few) all.push_back("coverage");
   return all;

@@ -1,0 +1,155 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/toolpath/walls.hpp"
+
+#include "core/toolpath/centre_lines.hpp"
+#include "core/toolpath/fill.hpp"
+
+#include <algorithm>
+
+namespace trellis {
+
+namespace {
+
+constexpr double smoothing = 0.008;  // mm; outlines may move this much before they are printed
+constexpr double seam = 0.02;        // mm; stretches of neighbouring widths meet
+constexpr double joint = 0.1;        // mm; and lines of one kind reach into those of another
+constexpr double binWidth = 0.1;     // mm of thickness that two lines of one width are laid for
+
+class Waller {
+ public:
+  explicit Waller(const WallRules& rules) : rules_(rules), fills_(filledBy(rules.lineWidth, rules.height)) {}
+
+  Walls lay(const Polygons& region) {
+    walls_.inside = region;
+    for (int k = 0; k < rules_.count && (k == 0 || !walls_.inside.empty()); ++k) layLevel(k);
+    return std::move(walls_);
+  }
+
+ private:
+  // One line from the outline of what is left inward, and what is thin there.
+  void layLevel(int k) {
+    const double w = rules_.lineWidth;
+    const Polygons rest = std::move(walls_.inside);
+    const Polygons narrow = narrowIn(rest);
+    const Polygons broad = narrow.empty() ? rest : subtract(rest, narrow);
+    // The outermost line's edge lies on the outline; the others share what its volume leaves.
+    const double inset = k == 0 ? w / 2 : fills_ / 2;
+    std::vector<Path>& loops = walls_.loops.emplace_back();
+    const Feature feature = k == 0 ? rules_.outer : rules_.inner;
+    for (const Polygon& loop : simplified(grow(broad, -inset), smoothing)) loops.push_back({feature, w, true, loop});
+    walls_.inside = grow(broad, -fills_);
+    // They reach a little into the loops, or there would be a gap between their ends.
+    if (!narrow.empty()) layNarrow(intersect(grow(narrow, joint), rest), k == 0, feature, loops);
+  }
+
+  // What is too thin for loops. Crumbs of the one in the other are no concern: corners' rims, and where thin walls
+  // meet.
+  Polygons narrowIn(const Polygons& rest) const {
+    const double most = thinnestForLoop(rules_.lineWidth), crumb = rules_.lineWidth * rules_.lineWidth;
+    const Polygons broad = openedSharp(rest, most / 2);
+    const Polygons narrow = withoutSpecks(opened(subtract(rest, broad), seam), crumb);
+    if (narrow.empty()) return narrow;
+    const Polygons kept = withoutCrumbs(broad, 2 * most * most);
+    return kept.size() == broad.size() ? narrow : subtract(rest, kept);
+  }
+
+  void layNarrow(const Polygons& narrow, bool outermost, Feature feature, std::vector<Path>& loops) {
+    const double most = thinnestForLoop(rules_.lineWidth);
+    Polygons twofold;
+    for (double from = most - binWidth; from > singleUpTo - 1e-9; from -= binWidth) {
+      const Polygons upTo = openedSharp(narrow, from / 2);
+      const Polygons band = withoutSpecks(subtract(upTo, twofold), rules_.lineWidth * rules_.lineWidth);
+      layTwo(narrow, band, from + binWidth / 2, feature, loops);
+      twofold = upTo;
+    }
+    const Polygons single = subtract(narrow, twofold);
+    for (Path& line : singleLines(single, {feature, rules_.lineWidth, false, {}, rules_.height}))
+      walls_.thin.push_back(std::move(line));
+    if (outermost) walls_.missed.insert(walls_.missed.end(), single.begin(), single.end());
+  }
+
+  // Two lines, one on each side, that together have the band's volume.
+  void layTwo(const Polygons& narrow, const Polygons& band, double thickness, Feature feature,
+              std::vector<Path>& loops) {
+    if (band.empty()) return;
+    const Polygons outlines = simplified(grow(narrow, -lineToFill(thickness / 2, rules_.height) / 2), smoothing);
+    std::vector<Path> lines;
+    double length = 0;
+    const Polygons within = grow(band, seam);
+    for (const Polygon& outline : outlines) {
+      const Polygons stretches = linesInside(asLines({outline}), within);
+      if (stretches.size() == 1 && stretches.front().front() == stretches.front().back())
+        lines.push_back({feature, 0, true, outline});
+      else
+        for (const Polygon& stretch : stretches) lines.push_back({feature, 0, false, stretch});
+    }
+    for (const Path& line : lines) length += lengthOf(line);
+    if (length < rules_.lineWidth) return;
+    const double strip = std::clamp(area(band) / length, thickness / 2 - binWidth, thickness / 2 + binWidth);
+    for (Path& line : lines) {
+      line.width = lineToFill(strip, rules_.height);
+      loops.push_back(std::move(line));
+    }
+  }
+
+  const WallRules& rules_;
+  double fills_;  // mm across, by a line
+  Walls walls_;
+};
+
+}  // namespace
+
+Walls wallsOf(const Polygons& region, const WallRules& rules) { return Waller(rules).lay(region); }
+
+Walls loopsOf(const Polygons& region, const WallRules& rules) {
+  const double w = rules.lineWidth;
+  Walls walls;
+  Polygons centres;
+  for (int k = 0; k < rules.count && (k == 0 || !centres.empty()); ++k) {
+    centres = simplified(grow(k == 0 ? region : centres, k == 0 ? -w / 2 : -w), smoothing);
+    if (k == 0) {
+      walls.missed = withoutSpecks(subtract(region, grow(centres, w / 2 + 0.03)), w * w / 8);
+      for (CentreLine& line : centreLines(opened(walls.missed, w / 5), w / 2, 1.5 * w))
+        walls.thin.push_back({rules.outer, std::max(line.width, w / 2), false, std::move(line.points)});
+    }
+    std::vector<Path>& loops = walls.loops.emplace_back();
+    for (const Polygon& loop : centres) loops.push_back({k == 0 ? rules.outer : rules.inner, w, true, loop});
+  }
+  walls.inside = rules.count == 0 ? region : grow(centres, -w / 2);
+  return walls;
+}
+
+std::vector<Path> solidLines(const Polygons& region, double angle, double ends, const Path& like) {
+  std::vector<Path> lines;
+  const Polygons broad = openedSharp(region, singleUpTo / 2);
+  const Polygons narrow = withoutSpecks(opened(subtract(region, broad), seam), like.width * like.width / 2);
+  const double strip = filledBy(like.width, like.height);
+  for (const Polygons& piece : components(narrow.empty() ? region : subtract(region, narrow))) {
+    const Polygons fill = evenLines(piece, grow(piece, -ends), angle, strip);
+    double length = 0;
+    for (const Polygon& line : fill) length += lengthOf({like.feature, 0, false, line});
+    if (length <= 0) continue;
+    const double even = std::clamp(area(piece) / length, strip / 1.5, strip * 1.5);
+    for (const Polygon& line : fill) lines.push_back({like.feature, lineToFill(even, like.height), false, line});
+  }
+  for (Path& line : singleLines(narrow, like)) lines.push_back(std::move(line));
+  return lines;
+}
+
+std::vector<Path> singleLines(const Polygons& region, const Path& like) {
+  std::vector<Path> lines;
+  const double narrowest = like.width / 2;
+  for (const Polygons& piece : components(opened(region, like.width / 5))) {
+    double volume = 0;  // over height
+    const std::vector<CentreLine> middle = centreLines(piece, narrowest, 1.1 * singleUpTo);
+    for (const CentreLine& line : middle) volume += lengthOf({like.feature, 0, false, line.points}) * line.width;
+    if (volume <= 0) continue;
+    const double share = std::clamp(area(piece) / volume, 0.9, 1.1);  // lines end before the piece, and fork in it
+    for (const CentreLine& line : middle)
+      lines.push_back(
+          {like.feature, lineToFill(std::max(line.width * share, narrowest), like.height), false, line.points});
+  }
+  return lines;
+}
+
+}  // namespace trellis
