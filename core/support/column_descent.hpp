@@ -35,7 +35,7 @@ struct Descent {
 inline constexpr double leastSteadiness = 1.0 / 12;
 inline constexpr double leastColumn = 2;  // mm
 // A branch, which others hold here and there, may be thinner.
-inline constexpr double branchSteadiness = 1.0 / 20;
+inline constexpr double branchSteadiness = 1.0 / 23;
 inline constexpr double leastBranch = 1.2;  // mm across, of one that is longer than freeBranch
 inline constexpr double freeBranch = 10;    // mm
 // The most a slender column widens downward, degrees from vertical.

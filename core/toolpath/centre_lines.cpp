@@ -74,10 +74,8 @@ std::optional<std::pair<double, double>> within(double from, double to, double l
   return std::pair(std::clamp((least - from) / change, 0.0, 1.0), std::clamp((most - from) / change, 0.0, 1.0));
 }
 
-constexpr double steepest = 1;  // mm of width per mm along: that of a corner of 60°
-
 // The medial axis as a graph: only stretches inside the region where it is wide enough and not too wide.
-std::vector<Node> medialGraph(const Polygons& region, double narrowest, double widest) {
+std::vector<Node> medialGraph(const Polygons& region, const CentreRules& rules) {
   const std::vector<Segment> segments = segmentsOf(soundOutlines(region));
   Diagram diagram;
   boost::polygon::construct_voronoi(segments.begin(), segments.end(), &diagram);
@@ -97,10 +95,11 @@ std::vector<Node> medialGraph(const Polygons& region, double narrowest, double w
     const Vec2 middle((edge.vertex0()->x() + edge.vertex1()->x()) / 2, (edge.vertex0()->y() + edge.vertex1()->y()) / 2);
     if (!contains(region, toPoint(Vec2(middle / units)))) continue;
     std::size_t a = nodeOf(edge.vertex0(), source), b = nodeOf(edge.vertex1(), source);
-    const auto stretch = within(nodes[a].width, nodes[b].width, narrowest, widest);
+    const auto stretch = within(nodes[a].width, nodes[b].width, rules.narrowest, rules.widest);
     if (!stretch) continue;
     const double taper = std::abs(nodes[a].width - nodes[b].width) / (nodes[a].at - nodes[b].at).norm();
-    if (std::min(nodes[a].width, nodes[b].width) < narrowest && taper > steepest) continue;  // leads into a corner
+    if (std::min(nodes[a].width, nodes[b].width) < rules.narrowest && taper >= rules.taper)
+      continue;  // leads into a corner
     // Where it begins or ends between them, there is a node more.
     const Node from = nodes[a], to = nodes[b];
     const auto between = [&](double t) {
@@ -154,10 +153,10 @@ void emit(const std::vector<Node>& nodes, const std::vector<std::size_t>& chain,
 
 }  // namespace
 
-std::vector<CentreLine> centreLines(const Polygons& region, double narrowest, double widest) {
+std::vector<CentreLine> centreLines(const Polygons& region, const CentreRules& rules) {
   std::vector<CentreLine> lines;
   if (region.empty()) return lines;
-  const std::vector<Node> nodes = medialGraph(region, narrowest, widest);
+  const std::vector<Node> nodes = medialGraph(region, rules);
   std::vector<std::vector<bool>> used(nodes.size());
   for (std::size_t i = 0; i < nodes.size(); ++i) used[i].assign(nodes[i].next.size(), false);
   const auto walk = [&](std::size_t start, std::size_t way) {
@@ -173,7 +172,7 @@ std::vector<CentreLine> centreLines(const Polygons& region, double narrowest, do
       if (used[to][way]) break;
       at = to;
     }
-    emit(nodes, chain, narrowest, lines);
+    emit(nodes, chain, rules.narrowest, lines);
   };
   for (const bool ends : {true, false})  // first from ends and forks, then what is left: rings
     for (std::size_t i = 0; i < nodes.size(); ++i)

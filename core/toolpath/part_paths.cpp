@@ -6,7 +6,6 @@
 #include "core/toolpath/walls.hpp"
 
 #include <algorithm>
-#include <iterator>
 
 namespace trellis {
 
@@ -54,7 +53,7 @@ void markSteep(std::vector<Path>& loops, const Polygons& below) {
   constexpr double share = 0.1;
   for (Path& loop : loops) {
     double over = 0;
-    for (const Polygon& line : linesOutside(asLines({loop.points}), below))
+    for (const Polygon& line : linesOutside(loop.closed ? asLines({loop.points}) : Polygons{loop.points}, below))
       over += lengthOf({loop.feature, loop.width, false, line});
     if (over > share * lengthOf(loop)) loop.feature = Feature::wallSteep;
   }
@@ -96,11 +95,6 @@ class IslandFiller {
         carried_(carried.empty() ? carried : closed(carried, betweenTips / 2)),
         rules_(rules) {}
 
-  // Whether most of an island lies right over support: then its walls come last, for they hold on to what lies inside.
-  bool isCarried(const Polygons& inside) const {
-    return !carried_.empty() && area(intersect(inside, carried_)) > area(inside) / 2;
-  }
-
   // Bridges, covers and infill of what the walls leave free, in the order they are printed.
   void fill(const Polygons& inside, std::vector<std::vector<Path>>& stages) const {
     const double w = rules_.lineWidth;
@@ -125,7 +119,7 @@ class IslandFiller {
     }
     const Polygons rest = subtract(inside, bridges);
     Polygons covers = skinsIn(rest);
-    const bool carried = isCarried(covers);
+    const bool carried = !carried_.empty() && area(intersect(covers, carried_)) > area(covers) / 2;
     const double angle = carried || layer_ % 2 == 0 ? evenAngle : oddAngle;
     const Feature feature = carried ? Feature::coverCarried : Feature::cover;
     Polygons reach = grow(covers, -w * fillInset), edges = edgesOf(reach, inside);
@@ -208,14 +202,9 @@ PartPaths partPaths(const std::vector<Polygons>& sections, const std::vector<Pol
     std::reverse(walls.loops.begin(), walls.loops.end());  // inner walls first: they hold the outer ones
     const Polygons tooThin = unprinted(walls, rules.lineWidth);
     result.tooThin.insert(result.tooThin.end(), tooThin.begin(), tooThin.end());
-    const auto layWalls = [&] {
-      std::move(walls.loops.begin(), walls.loops.end(), std::back_inserter(group.stages));
-      group.stages.push_back(std::move(walls.thin));
-    };
-    const bool wallsLast = filler.isCarried(walls.inside);
-    if (!wallsLast) layWalls();
+    group.stages = std::move(walls.loops);
+    group.stages.push_back(std::move(walls.thin));
     filler.fill(walls.inside, group.stages);
-    if (wallsLast) layWalls();
     result.groups.push_back(std::move(group));
   }
   return result;

@@ -13,6 +13,7 @@ namespace {
 constexpr double smoothing = 0.008;  // mm; outlines may move this much before they are printed
 constexpr double seam = 0.02;        // mm; stretches of neighbouring widths meet
 constexpr double joint = 0.1;        // mm; and lines of one kind reach into those of another
+constexpr double steepest = 1;       // mm of width per mm along: that of a corner of 60°
 constexpr double binWidth = 0.1;     // mm of thickness that two lines of one width are laid for
 
 class Waller {
@@ -109,7 +110,7 @@ Walls loopsOf(const Polygons& region, const WallRules& rules) {
     centres = simplified(grow(k == 0 ? region : centres, k == 0 ? -w / 2 : -w), smoothing);
     if (k == 0) {
       walls.missed = withoutSpecks(subtract(region, grow(centres, w / 2 + 0.03)), w * w / 8);
-      for (CentreLine& line : centreLines(opened(walls.missed, w / 5), w / 2, 1.5 * w))
+      for (CentreLine& line : centreLines(opened(walls.missed, w / 5), {w / 2, 1.5 * w}))
         walls.thin.push_back({rules.outer, std::max(line.width, w / 2), false, std::move(line.points)});
     }
     std::vector<Path>& loops = walls.loops.emplace_back();
@@ -141,7 +142,7 @@ std::vector<Path> singleLines(const Polygons& region, const Path& like) {
   const double narrowest = like.width / 2;
   for (const Polygons& piece : components(opened(region, like.width / 5))) {
     double volume = 0;  // over height
-    const std::vector<CentreLine> middle = centreLines(piece, narrowest, 1.1 * singleUpTo);
+    const std::vector<CentreLine> middle = centreLines(piece, {narrowest, 1.1 * singleUpTo, steepest});
     for (const CentreLine& line : middle) volume += lengthOf({like.feature, 0, false, line.points}) * line.width;
     if (volume <= 0) continue;
     const double share = std::clamp(area(piece) / volume, 0.9, 1.1);  // lines end before the piece, and fork in it

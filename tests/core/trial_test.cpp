@@ -168,7 +168,10 @@ TEST(TrialPrint, LinesBetweenTwoLinesOfSupportAreCarried) {
 
 // Three tenths of a line's width over something carry it; with less it sags, where that goes on for a millimetre.
 TEST(TrialPrint, ThreeTenthsOfTheWidthBear) {
-  const auto shifted = [](double by) { return tried(Text().wall(10, 20, 20.025, 1).bead(10, 20, 20.025 + by, 1.2)); };
+  const auto shifted = [](double by) {
+    const std::string part = "; @feature part.wall.outer width=0.45 height=0.2";
+    return tried(Text().raw(part).wall(10, 20, 20.025, 1).bead(10, 20, 20.025 + by, 1.2));
+  };
   EXPECT_THAT(topmost(shifted(0.28)), ElementsAre(Is(10.0, 20.0, ContactClass::material)));
   EXPECT_THAT(topmost(shifted(0.42)), ElementsAre(Is(10.0, 20.0, ContactClass::sagging)));
   const TrialPrint sags = shifted(0.42);
