@@ -25,7 +25,8 @@ std::string testName(const testing::TestParamInfo<std::string>& which) {
 
 class TreeVerifierTest : public testing::TestWithParam<std::string> {};
 
-// Of gaps nothing may be wrong, but at one place, seen from the two layers beside it. Of outlines, one in a few
+// Of gaps nothing may be wrong, but at a few places in tens of thousands, where a surface leans so nearly as it may
+// that layers and facets tell it differently: those count once for each layer beside them. Of outlines, one in a few
 // hundred, where the gaps have cut a tip on a slope, may lean or rest a little worse: a weakness. Right over a tip most
 // is exactly at the gap; the rest is a layer or two farther, where the rim of a tip on a slope would be thinner than a
 // line.
@@ -37,8 +38,8 @@ TEST_P(TreeVerifierTest, FindsNothingWrong) {
       verifyTree(gcodeOf(project), *transformed(*part.mesh, transformOf(part.placement, *part.mesh)), Promise());
   for (const auto& [what, count] : verdict.faults) {
     const bool ofGaps = what.starts_with("gap") || what == "in the part";
-    EXPECT_LE(static_cast<std::size_t>(count), ofGaps ? 2 : 3 + verdict.lines / 20000) << what << "\n"
-                                                                                       << verdict.words();
+    EXPECT_LE(static_cast<std::size_t>(count), ofGaps ? 10 : 3 + verdict.lines / 20000) << what << "\n"
+                                                                                        << verdict.words();
   }
   const double few = verdict.demanded == 0 ? 1 : 3.0 / static_cast<double>(verdict.demanded);
   EXPECT_GE(verdict.covered[0], 0.96 - 10 * few) << "borders within a line width of a tip\n" << verdict.words();
