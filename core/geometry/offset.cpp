@@ -12,7 +12,8 @@ namespace trellis {
 
 namespace {
 
-constexpr double slack = 0.001;  // mm; without it every offset adds corners to a smooth outline
+constexpr double cornerReach = 1.42;  // of a distance: as far as a right angle reaches past what is moved back
+constexpr double slack = 0.001;       // mm; without it every offset adds corners to a smooth outline
 
 // Distance from a place to the nearest edge, units.
 double nearestEdge(const Polygons& outlines, const Point& p) {
@@ -77,14 +78,8 @@ Polygons grow(const Polygons& outlines, double distance) {
 Polygons opened(const Polygons& a, double distance) { return grow(grow(a, -distance), distance); }
 
 Polygons openedSharp(const Polygons& a, double distance) {
-  constexpr double sharpest = 2, over = 0.002;  // mitre length over distance; mm
   const Polygons inner = grow(a, -distance);
-  if (inner.empty()) return {};
-  ClipperLib::ClipperOffset offset(sharpest, arcTolerance * unitsPerMm);
-  offset.AddPaths(inner, ClipperLib::jtMiter, ClipperLib::etClosedPolygon);
-  Polygons result;
-  offset.Execute(result, (distance + over) * unitsPerMm);
-  return intersect(result, a);
+  return inner.empty() ? inner : intersect(grow(inner, cornerReach * distance), a);
 }
 
 Polygons closed(const Polygons& a, double distance) { return grow(grow(a, distance), -distance); }

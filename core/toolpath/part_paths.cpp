@@ -107,7 +107,8 @@ class IslandFiller {
   // What the walls leave so narrow that one line more fills it, solid or not.
   Polygons thinIn(const Polygons& inside) const {
     const double w = rules_.lineWidth;
-    return withoutSpecks(opened(subtract(inside, openedSharp(inside, singleUpTo / 2)), w / 20), w * w);
+    const Polygons thin = withoutSpecks(narrowIn(inside, singleUpTo), w * w);
+    return thin.empty() ? thin : withoutSpecks(opened(thin, w / 20), w * w);
   }
 
   void fillBroad(const Polygons& inside, std::vector<std::vector<Path>>& stages) const {

@@ -31,7 +31,7 @@ class Waller {
   void layLevel(int k) {
     const double w = rules_.lineWidth;
     const Polygons rest = std::move(walls_.inside);
-    const Polygons narrow = narrowIn(rest);
+    const Polygons narrow = thinPartOf(rest);
     const Polygons broad = narrow.empty() ? rest : subtract(rest, narrow);
     // The outermost line's edge lies on the outline; the others share what its volume leaves.
     const double inset = k == 0 ? w / 2 : fills_ / 2;
@@ -45,12 +45,12 @@ class Waller {
 
   // What is too thin for loops. Crumbs of the one in the other are no concern: corners' rims, and where thin walls
   // meet.
-  Polygons narrowIn(const Polygons& rest) const {
+  Polygons thinPartOf(const Polygons& rest) const {
     const double most = thinnestForLoop(rules_.lineWidth), crumb = rules_.lineWidth * rules_.lineWidth;
-    const Polygons broad = openedSharp(rest, most / 2);
-    const Polygons narrow = withoutSpecks(opened(subtract(rest, broad), seam), crumb);
+    const Polygons thin = withoutSpecks(narrowIn(rest, most), crumb);
+    const Polygons narrow = thin.empty() ? thin : withoutSpecks(opened(thin, seam), crumb);
     if (narrow.empty()) return narrow;
-    const Polygons kept = withoutCrumbs(broad, 2 * most * most);
+    const Polygons broad = subtract(rest, narrow), kept = withoutCrumbs(broad, 2 * most * most);
     return kept.size() == broad.size() ? narrow : subtract(rest, kept);
   }
 
@@ -100,6 +100,12 @@ class Waller {
 
 }  // namespace
 
+Polygons narrowIn(const Polygons& region, double thickness) {
+  constexpr double cornerReach = 1.42;  // of a distance: as far as a right angle reaches past what is moved back
+  const Polygons inner = grow(region, -thickness / 2);
+  return inner.empty() ? region : subtract(region, grow(inner, cornerReach * thickness / 2));
+}
+
 Walls wallsOf(const Polygons& region, const WallRules& rules) { return Waller(rules).lay(region); }
 
 Walls loopsOf(const Polygons& region, const WallRules& rules) {
@@ -122,8 +128,8 @@ Walls loopsOf(const Polygons& region, const WallRules& rules) {
 
 std::vector<Path> solidLines(const Polygons& region, double angle, double ends, const Path& like) {
   std::vector<Path> lines;
-  const Polygons broad = openedSharp(region, singleUpTo / 2);
-  const Polygons narrow = withoutSpecks(opened(subtract(region, broad), seam), like.width * like.width / 2);
+  Polygons narrow = withoutSpecks(narrowIn(region, singleUpTo), like.width * like.width / 2);
+  if (!narrow.empty()) narrow = withoutSpecks(opened(narrow, seam), like.width * like.width / 2);
   const double strip = filledBy(like.width, like.height);
   for (const Polygons& piece : components(narrow.empty() ? region : subtract(region, narrow))) {
     const Polygons fill = evenLines(piece, grow(piece, -ends), angle, strip);

@@ -35,6 +35,9 @@ Walls wallsOf(const Polygons& region, const WallRules& rules);
 // single lines where it is too thin for one. The height is of no account.
 Walls loopsOf(const Polygons& region, const WallRules& rules);
 
+// What of a region is thinner than so many mm, but corners.
+Polygons narrowIn(const Polygons& region, double thickness);
+
 inline constexpr double singleUpTo = 0.8;                                        // mm
 inline double thinnestForLoop(double lineWidth) { return 2 * lineWidth + 0.3; }  // mm
 
