@@ -267,7 +267,7 @@ void SceneView::refill() {
   show(lit_, keyOf(document, built, view_.litSites(), previewed_, previewedOn_, hand_.brush()),
        [&] { return litFacets(); });
   const Vec3 place = over_ ? over_->at : Vec3(Vec3::Constant(1e9)), eye = camera_.eye();
-  show(fresh_, keyOf(document, place, eye, hand_.brush(), static_cast<int>(modifiers_), laying_, view_.clip().size()),
+  show(fresh_, keyOf(document, place, eye, hand_.brush(), static_cast<int>(modifiers_), laying_, view_.clip()),
        [&] { return freshStroke(); });
   const auto inHand = [&](const SolidVertex& v) { return static_cast<int>(v.piece) == view_.pieceInHand(); };
   if (const auto& early = builder_.earlySupports())

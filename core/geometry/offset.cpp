@@ -12,8 +12,7 @@ namespace trellis {
 
 namespace {
 
-constexpr double cornerReach = 1.42;  // of a distance: as far as a right angle reaches past what is moved back
-constexpr double slack = 0.001;       // mm; without it every offset adds corners to a smooth outline
+constexpr double slack = 0.001;  // mm; without it every offset adds corners to a smooth outline
 
 // Distance from a place to the nearest edge, units.
 double nearestEdge(const Polygons& outlines, const Point& p) {
@@ -76,11 +75,6 @@ Polygons grow(const Polygons& outlines, double distance) {
 }
 
 Polygons opened(const Polygons& a, double distance) { return grow(grow(a, -distance), distance); }
-
-Polygons openedSharp(const Polygons& a, double distance) {
-  const Polygons inner = grow(a, -distance);
-  return inner.empty() ? inner : intersect(grow(inner, cornerReach * distance), a);
-}
 
 Polygons closed(const Polygons& a, double distance) { return grow(grow(a, distance), -distance); }
 

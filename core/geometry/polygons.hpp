@@ -44,10 +44,6 @@ Polygons grow(const Polygons& a, double distance);
 // distance are gone.
 Polygons opened(const Polygons& a, double distance);
 
-// The same, but corners stay as sharp as they were, down to right angles; what is thinner is kept for 0.42 of the
-// distance beside what is not.
-Polygons openedSharp(const Polygons& a, double distance);
-
 // The opposite: slits narrower than twice the distance are filled.
 Polygons closed(const Polygons& a, double distance);
 

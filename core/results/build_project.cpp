@@ -1,14 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/results/build_project.hpp"
 
-#include "core/settings/rules.hpp"
-
 #include "core/assess/contact.hpp"
 #include "core/assess/findings.hpp"
 #include "core/base/parallel.hpp"
 #include "core/results/estimate.hpp"
 #include "core/results/judgement.hpp"
 #include "core/results/print_layers.hpp"
+#include "core/settings/rules.hpp"
 
 #include <chrono>
 #include <thread>

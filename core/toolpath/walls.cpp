@@ -16,6 +16,12 @@ constexpr double joint = 0.1;        // mm; and lines of one kind reach into tho
 constexpr double steepest = 1;       // mm of width per mm along: that of a corner of 60°
 constexpr double binWidth = 0.1;     // mm of thickness that two lines of one width are laid for
 
+// How far what is thicker reaches, its corners included; past the region too.
+Polygons broadReach(const Polygons& region, double thickness) {
+  constexpr double cornerReach = 1.42;  // of a distance: as far as a right angle reaches past what is moved back
+  return grow(grow(region, -thickness / 2), cornerReach * thickness / 2);
+}
+
 class Waller {
  public:
   explicit Waller(const WallRules& rules) : rules_(rules), fills_(filledBy(rules.lineWidth, rules.height)) {}
@@ -58,7 +64,7 @@ class Waller {
     const double most = thinnestForLoop(rules_.lineWidth);
     Polygons twofold;
     for (double from = most - binWidth; from > singleUpTo - 1e-9; from -= binWidth) {
-      const Polygons upTo = openedSharp(narrow, from / 2);
+      const Polygons upTo = intersect(broadReach(narrow, from), narrow);
       const Polygons band = withoutSpecks(subtract(upTo, twofold), rules_.lineWidth * rules_.lineWidth);
       layTwo(narrow, band, from + binWidth / 2, feature, loops);
       twofold = upTo;
@@ -100,11 +106,7 @@ class Waller {
 
 }  // namespace
 
-Polygons narrowIn(const Polygons& region, double thickness) {
-  constexpr double cornerReach = 1.42;  // of a distance: as far as a right angle reaches past what is moved back
-  const Polygons inner = grow(region, -thickness / 2);
-  return inner.empty() ? region : subtract(region, grow(inner, cornerReach * thickness / 2));
-}
+Polygons narrowIn(const Polygons& region, double thickness) { return subtract(region, broadReach(region, thickness)); }
 
 Walls wallsOf(const Polygons& region, const WallRules& rules) { return Waller(rules).lay(region); }
 
