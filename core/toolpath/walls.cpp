@@ -43,7 +43,11 @@ class Waller {
     const double inset = k == 0 ? w / 2 : fills_ / 2;
     std::vector<Path>& loops = walls_.loops.emplace_back();
     const Feature feature = k == 0 ? rules_.outer : rules_.inner;
-    for (const Polygon& loop : simplified(grow(broad, -inset), smoothing)) loops.push_back({feature, w, true, loop});
+    for (const Polygon& loop : simplified(grow(broad, -inset), smoothing)) {
+      loops.push_back({feature, w, true, loop});
+      // What is broad has no loop so short: moving an outline back leaves crumbs beside sharp bends.
+      if (lengthOf(loops.back()) < w) loops.pop_back();
+    }
     walls_.inside = grow(broad, -fills_);
     // They reach a little into the loops, or there would be a gap between their ends.
     if (!narrow.empty()) layNarrow(intersect(grow(narrow, joint), rest), k == 0, feature, loops);
