@@ -71,7 +71,7 @@ BuildSheet::BuildSheet(Document& document, Builder& builder, View& view, QWidget
   addSection(tr("Release"));
   column_->addWidget(new PresetEditor(document, view, PresetKind::release, tr("Preset")));
   column_->addWidget(new GapDrawing(document, view));
-  addSettings({"support.gap.above", "support.gap.below", "support.gap.beside"});
+  addSettings({"support.gap.above", "support.gap.below", "support.gap.beside", "support.gap.slope"});
   addAdvice({"support.gap.above", "support.gap.below", "support.gap.beside"});
   addSection(tr("Interface and body"));
   addSettings({"support.interface.upper.layers", "support.interface.upper.pattern", "support.interface.upper.spacing"});

@@ -49,6 +49,7 @@ void findInDecisions(Finder& f);
 void findIdleDecisions(Finder& f);
 void findWhatIsBare(Finder& f);
 void findInSupports(Finder& f);
+void findWhatIsDear(Finder& f);
 
 inline constexpr double worthSaying = 0.5;  // mm² of surface; less is the rim of a brush stroke
 

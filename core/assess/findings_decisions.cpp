@@ -76,9 +76,10 @@ void idleObjects(Finder& f, std::size_t p) {
           toPlate * part.sites[k].at, p, {DecideSite{p, toPlate * part.sites[k].at, Choice::proposed, Overrides()}});
 }
 
-// Trees under what is broad and flat.
+// Trees where columns would do better: under what is broad and flat, and where branches take much longer to print.
 void crowdedBranches(Finder& f, std::size_t p) {
   const PartBuild& part = f.build.parts[p];
+  constexpr double worthTelling = 120, muchLonger = 1.3;  // s, times
   std::vector<Vec3> places;
   Remedy normal("normal support there", {});
   std::string reason;
@@ -89,17 +90,24 @@ void crowdedBranches(Finder& f, std::size_t p) {
     Overrides settings = decision == ResolvedSite::none ? Overrides() : f.project.parts[p]->sites[decision].settings;
     if (settingsOf(f.project, p).with(settings).text("support.structure") != "tree") continue;
     const StructureAdvice advice = adviseFor(site, *part.placed);
-    if (advice.structure != Structure::normal) continue;
+    const double seconds = priceOf(f.build, {CauseKind::site, p, s}).use.seconds,
+                 columns = secondsOfColumns(site, *part.placed);
+    const bool slow = seconds > worthTelling && seconds > muchLonger * columns;
+    if (advice.structure != Structure::normal && !slow) continue;
     settings.insert_or_assign("support.structure", SettingValue(std::string("normal")));
     normal.steps.push_back(DecideSite{p, site.at, std::nullopt, settings});
-    if (places.empty()) reason = fmt::format("Site {} is {}", s + 1, advice.reason);
+    if (places.empty())
+      reason = advice.structure == Structure::normal
+                   ? fmt::format("Site {} is {}. Trees need a tip every few millimetres there.", s + 1, advice.reason)
+                   : fmt::format("Branches under site {} take {:.0f} min, columns would take about {:.0f}.", s + 1,
+                                 seconds / 60, columns / 60);
     places.push_back(site.at);
   }
   if (places.empty()) return;
   f.addAll("crowded-branches", Severity::note,
            {fmt::format("{}: normal support suits {} better than trees.", f.name(p),
                         places.size() == 1 ? "one site" : fmt::format("{} sites", places.size())),
-            reason + ". Trees need a tip every few millimetres there, and take longer."},
+            reason},
            places, p, {normal});
 }
 

@@ -78,6 +78,14 @@ Remedy scaledDown(const Finder& f, std::size_t p, const Box3& box, const Vec3& p
 
 SettingValue finest(const Finder& f) { return std::max(0.1, 0.75 * f.project.settings.number("line.width")); }
 
+// Repairing leaves every sound vertex where it is; where that is not enough, a new skin is.
+std::vector<Remedy> mendings(std::size_t p) {
+  constexpr int family = 2;
+  Remedy repair(MendPart{p}), wrap("wrap it in a new skin", {MendPart{p, MendBy::wrap}});
+  repair.family = wrap.family = family;
+  return {repair, wrap};
+}
+
 void soundness(Finder& f, std::size_t p) {
   const PartBuild& part = f.build.parts[p];
   const MeshHealth& health = *f.build.judged[p].health;
@@ -89,8 +97,8 @@ void soundness(Finder& f, std::size_t p) {
     const Affine toPlate = transformOf(f.project.parts[p]->placement, *f.project.parts[p]->mesh);
     f.add("broken-mesh", Severity::warning,
           {fmt::format("{} has a broken mesh: {}.", f.name(p), defects),
-           "It is cut as well as it can be. Mend it in Place, or look at its layers."},
-          toPlate * health.defects.front().at, p, {MendPart{p}});
+           "It is cut as well as it can be. Mend it in Place; what mending leaves goes with a new skin around it."},
+          toPlate * health.defects.front().at, p, mendings(p));
   }
   for (const LostMarks& lost : f.project.parts[p]->lostMarks)
     f.add("marks-lost", Severity::warning,
@@ -103,7 +111,7 @@ void soundness(Finder& f, std::size_t p) {
                        part.gaps->size() == 1 ? "" : "s", part.gaps->size() == 1 ? "does" : "do"),
            fmt::format("The first, at {:.1f} mm height, has a gap of {:.2f} mm. They were closed straight across.",
                        part.gaps->front().at.z(), part.gaps->front().length)},
-          part.gaps->front().at, p, {MendPart{p}});
+          part.gaps->front().at, p, mendings(p));
   if (std::all_of(part.sections->begin(), part.sections->end(), [](const Polygons& s) { return s.empty(); }))
     f.add("nothing-to-print", Severity::problem,
           {fmt::format("{} is thinner than half a layer, so nothing of it is printed.", f.name(p)),

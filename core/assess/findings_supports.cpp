@@ -39,13 +39,12 @@ std::vector<Remedy> blocking(const Finder& f, const std::vector<std::size_t>& si
 void slenderSupports(Finder& f, std::size_t p, const Column& worst, bool isTree,
                      const std::vector<std::pair<double, Vec3>>& found, const std::vector<std::size_t>& sites) {
   std::vector<Remedy> remedies = blocking(f, sites);
-  remedies.insert(remedies.begin(), isTree ? f.setting(p, "support.tree.walls", 2.0)
-                                           : f.setting(p, "support.normal.outline", std::string("squared")));
+  if (!isTree) remedies.insert(remedies.begin(), f.setting(p, "support.normal.outline", std::string("squared")));
   remedies.push_back(f.setting(p, "support.structure", std::string(isTree ? "normal" : "tree")));
   f.addAll("slender-support", Severity::warning,
            {fmt::format("{}: a support {:.0f} mm tall is only {:.1f} mm thick and may fall over.", f.name(p),
                         worst.slenderHeight, worst.slenderWidth),
-            isTree ? "It finds no room to widen. Give branches two walls, or carry the place from the side."
+            isTree ? "It finds no room to widen. Carry the place with columns or from the side, or turn the part."
                    : "It finds no room to widen. Square columns are stouter, or carry the place from the side."},
            byWeight(found), p, remedies);
 }
@@ -111,8 +110,7 @@ void columns(Finder& f, std::size_t p) {
     room.add(column.noRoom, at);
     footing.add(column.withoutFooting, at);
     if (column.tooSteep > column.wanted * mostlySteep) steep.add(column.tooSteep, at);
-    const bool stiff = f.build.trees[i] && f.build.rules[site.rules].settings.whole("support.tree.walls") > 1;
-    if (stiff || column.slenderHeight == 0) continue;
+    if (column.slenderHeight == 0) continue;
     slender.emplace_back(column.slenderHeight, at);
     slenderSites.push_back(i);
     if (thinnest && column.slenderHeight <= thinnest->slenderHeight) continue;

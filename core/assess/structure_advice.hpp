@@ -11,8 +11,11 @@ struct StructureAdvice {
   std::string reason;  // a clause: "a flat ceiling of 640 mm², under which branches would crowd and fuse"
 };
 
-// From a site's size, how flat it is and how high it hangs. placed is the mesh it belongs to.
+// From a site's size, how flat it is, how high it hangs, and about how much filament each structure would take there.
+// placed is the mesh it belongs to.
 StructureAdvice adviseFor(const Site& site, const TriangleMesh& placed);
+// About how many seconds columns under a site would take to print.
+double secondsOfColumns(const Site& site, const TriangleMesh& placed);
 // For a whole part: what suits the sites that hang over most of its area; the reason is that of the largest of them.
 StructureAdvice adviseFor(const PartBuild& part);
 

@@ -49,6 +49,7 @@ class LayerWriter {
         filament_(pi * rules.filamentDiameter * rules.filamentDiameter / 4) {
     put("; @layer index={} z={:.4f} height={:.4f} kind={}\n", index, layer.top + lift, layer.top - layer.bottom,
         layer.supportOnly ? "support" : "part");
+    fans_ = fansOf(layer.runs);
   }
 
   // before: the last run of the layers below, or null.
@@ -88,6 +89,37 @@ class LayerWriter {
     text_ += filledIn(rules_.toolChange, values) + "\n";
   }
 
+  // A fan takes seconds to follow, so it turns only once within a layer, where the least is blown beyond what lines ask
+  // for. None has less.
+  struct Fans {
+    int before = 0, after = 0;
+    const Run* turns = nullptr;
+  };
+  Fans fansOf(const std::vector<Run>& runs) const {
+    const std::size_t count = runs.size();
+    std::vector<int> fromHere(count + 1, 0);
+    std::vector<double> length(count + 1, 0);  // mm, from here on
+    for (std::size_t i = count; i-- > 0;) {
+      const double share = rules_.motion.fan[static_cast<std::size_t>(runs[i].feature)];
+      fromHere[i] = std::max(fromHere[i + 1], static_cast<int>(std::lround(share * 255)));
+      length[i] = length[i + 1];
+      for (std::size_t k = 1; k < runs[i].points.size(); ++k)
+        length[i] += (toMm(runs[i].points[k]) - toMm(runs[i].points[k - 1])).norm();
+    }
+    Fans best{0, fromHere[0], runs.data()};
+    double least = fromHere[0] * length[0];
+    int upToHere = 0;
+    for (std::size_t i = 1; i < count; ++i) {
+      const double share = rules_.motion.fan[static_cast<std::size_t>(runs[i - 1].feature)];
+      upToHere = std::max(upToHere, static_cast<int>(std::lround(share * 255)));
+      const double blown = upToHere * (length[0] - length[i]) + fromHere[i] * length[i];
+      if (blown >= least) continue;
+      least = blown;
+      best = {upToHere, fromHere[i], runs.data() + i};
+    }
+    return best;
+  }
+
   double heightOf(const Run& run) const { return run.height > 0 ? run.height : layer_.top - layer_.bottom; }
 
   void announce(const Run& run) {
@@ -104,8 +136,7 @@ class LayerWriter {
       feature_ = run.feature;
       width_ = run.width;
     }
-    const double share = isFirst_ ? 0 : rules_.motion.fan[static_cast<std::size_t>(run.feature)];
-    const int fan = static_cast<int>(std::lround(share * 255));
+    const int fan = isFirst_ ? 0 : &run < fans_.turns ? fans_.before : fans_.after;
     if (fan != fan_) put("M106 S{}\n", fan);
     fan_ = fan;
   }
@@ -136,6 +167,7 @@ class LayerWriter {
   Feature feature_ = Feature::skirt;
   double width_ = -1, height_ = -1;
   int fan_ = -1;
+  Fans fans_;
 };
 
 }  // namespace

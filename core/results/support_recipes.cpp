@@ -7,8 +7,7 @@ namespace {
 
 Obstacles obstruct(const ObstacleInputs& in, const Progress& progress) {
   std::vector<PartObstacles> parts;
-  for (const InTheWay& part : in.parts)
-    parts.push_back({part.sections->layers, part.overhangs->demand, part.gapBeside});
+  for (const InTheWay& part : in.parts) parts.push_back({part.sections->layers, part.overhangs->demand, part.gaps});
   Obstacles found = findObstacles(in.plan, parts, progress);
   found.forbidden = in.forbidden;
   return found;

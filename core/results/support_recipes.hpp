@@ -14,7 +14,7 @@ namespace trellis {
 struct InTheWay {
   Kept<Sections> sections;
   Kept<Overhangs> overhangs;
-  double gapBeside = 0;
+  GapsAround gaps;
 };
 struct ObstacleInputs {
   LayerPlan plan;

@@ -136,7 +136,8 @@ class Neighbourhood {
     ObstacleInputs in{out_.plan, {}, forbidden()};
     NoLanding noLanding(out_.plan.count());
     for (std::size_t p = 0; p < parts_.size(); ++p) {
-      in.parts.push_back({parts_[p]->sections, parts_[p]->overhangs, out_.rules[p].support.gapBeside});
+      const SupportRules& rules = out_.rules[p].support;
+      in.parts.push_back({parts_[p]->sections, parts_[p]->overhangs, {rules.gapBeside, rules.gapSlope}});
       for (const MarkShadows* shadows : {shadows_[p].first.value.get(), shadows_[p].second.value.get()})
         for (std::size_t l = 0; l < shadows->noLanding.size(); ++l)
           noLanding[l].insert(noLanding[l].end(), shadows->noLanding[l].begin(), shadows->noLanding[l].end());

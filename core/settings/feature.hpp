@@ -8,7 +8,8 @@
 
 namespace trellis {
 
-// steep walls lean out over the layer below by more than half their width; carried covers lie right over support.
+// Steep is the stretch of a wall that leans out over the layer below by more than half its width; carried covers lie
+// right over support.
 enum class Feature : std::uint8_t {
   wallOuter,
   wallInner,
@@ -52,6 +53,7 @@ inline constexpr std::array<std::string_view, 18> featureNames = {"part.wall.out
 inline constexpr std::size_t featureCount = featureNames.size();
 
 inline std::string_view nameOf(Feature feature) { return featureNames[static_cast<std::size_t>(feature)]; }
+inline bool isPart(Feature feature) { return feature <= Feature::bridge; }
 // Of pieces; a raft belongs to all that stands on it.
 inline bool isSupport(Feature feature) { return feature >= Feature::supportBody && feature <= Feature::foot; }
 

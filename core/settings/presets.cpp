@@ -21,14 +21,15 @@ Overrides release(const std::string& name, double layer) {
   Overrides values{{"support.gap.above", layer},
                    {"support.gap.below", layer},
                    {"support.gap.beside", 0.5},
+                   {"support.gap.slope", 0.2},
                    {"support.interface.upper.layers", 3.0},
                    {"support.interface.upper.spacing", 0.45},
                    {"support.interface.upper.pattern", std::string("lines")},
                    {"support.interface.lower.layers", 0.0},
                    {"support.interface.lower.spacing", 0.9},
-                   {"support.body.pattern", std::string("lines")},
+                   {"support.body.pattern", std::string("zigzag")},
                    {"support.body.spacing", 2.2},
-                   {"support.body.walls", 1.0},
+                   {"support.body.walls", 0.0},
                    {"support.graded.layers", 0.0},
                    {"support.graded.density", 65.0}};
   const auto set = [&](const Overrides& own) {
@@ -40,9 +41,7 @@ Overrides release(const std::string& name, double layer) {
          {"support.gap.beside", 0.7},
          {"support.interface.upper.layers", 2.0},
          {"support.interface.upper.spacing", 0.6},
-         {"support.body.pattern", std::string("zigzag")},
-         {"support.body.spacing", 2.5},
-         {"support.body.walls", 0.0}});
+         {"support.body.spacing", 2.5}});
   if (name == "best_underside")
     set({{"support.gap.above", hundredths(0.75 * layer)},
          {"support.gap.beside", 0.4},
@@ -51,11 +50,13 @@ Overrides release(const std::string& name, double layer) {
          {"support.interface.lower.layers", 2.0},
          {"support.body.pattern", std::string("crossed")},
          {"support.body.spacing", 2.0},
+         {"support.body.walls", 1.0},
          {"support.graded.layers", 4.0}});
   if (name == "soluble")
     set({{"support.gap.above", 0.0},
          {"support.gap.below", 0.0},
          {"support.gap.beside", 0.1},
+         {"support.gap.slope", 0.0},
          {"support.interface.upper.spacing", 0.0},
          {"support.interface.lower.layers", 2.0},
          {"support.interface.lower.spacing", 0.0},

@@ -39,6 +39,7 @@ SupportRules supportRules(const Settings& settings) {
   rules.gapAbove = settings.number("support.gap.above");
   rules.gapBelow = settings.number("support.gap.below");
   rules.gapBeside = settings.number("support.gap.beside");
+  rules.gapSlope = settings.number("support.gap.slope");
   rules.gapHold = settings.number("support.gap.hold");
   rules.tieSpacing = settings.number("support.hold.tie_spacing");
   rules.bridgeLimit = settings.number("support.bridge_limit");

@@ -33,6 +33,7 @@ struct SupportRules {
   double gapAbove = 0.2;    // mm of daylight, ≥ 0
   double gapBelow = 0.2;    // mm
   double gapBeside = 0.5;   // mm
+  double gapSlope = 0.2;    // mm, from walls of the same layer that lean out over the support
   double gapHold = 0.1;     // mm
   double tieSpacing = 3;    // mm of height
   double bridgeLimit = 10;  // mm
@@ -71,7 +72,7 @@ enum class Pattern { lines, crossed, zigzag, concentric, none };  // none: walls
 struct SupportPathRules {
   double lineWidth = 0.45;         // mm
   double bodySpacing = 2.2;        // mm of daylight between body lines
-  int bodyWalls = 1;               // lines around the body
+  int bodyWalls = 0;               // lines around the body; 0: only around what would not stand without
   double interfaceSpacing = 0.45;  // mm of daylight between interface lines
   double lowerSpacing = 0.9;       // of the lower interface
   double gradedSpacing = 0.24;     // of graded layers

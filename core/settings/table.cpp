@@ -84,6 +84,10 @@ void addSupport(std::vector<SettingRow>& rows) {
       "support.gap.beside", "Gap beside", "mm", 0, 5, 0.5,
       "Daylight between a support and every wall it passes. Narrower reaches farther into corners and may stick."));
   rows.push_back(
+      number("support.gap.slope", "Slope gap", "mm", 0, 2, 0.2,
+             "Daylight between a support and the wall beside it in the same layer, where that wall leans out "
+             "over it. Less may fuse the two; 0 suits an interface that dissolves."));
+  rows.push_back(
       number("support.gap.hold", "Hold gap", "mm", 0, 2, 0.1,
              "Daylight between a wall and the column that steadies it, over the height you marked. 0 touches."));
   rows.push_back(number("support.hold.tie_spacing", "Tie spacing", "mm", 0.2, 50, 3,
@@ -133,7 +137,7 @@ void addSupport(std::vector<SettingRow>& rows) {
                         "Daylight between the lower interface's lines. Usually wider than above."));
   rows.push_back(choice("support.interface.lower.pattern", "Lower lines", {"lines", "crossed", "concentric"}, "lines",
                         "As for the interface under the part."));
-  rows.push_back(choice("support.body.pattern", "Body lines", {"lines", "crossed", "zigzag", "concentric"}, "lines",
+  rows.push_back(choice("support.body.pattern", "Body lines", {"lines", "crossed", "zigzag", "concentric"}, "zigzag",
                         "Lines are quick; crossed lines carry fine detail; one zigzag pulls out as a ribbon; "
                         "concentric follows the outline."));
   rows.push_back(
@@ -163,8 +167,9 @@ void addSupport(std::vector<SettingRow>& rows) {
   rows.push_back(number("support.body.spacing", "Body spacing", "mm", 0, 10, 2.2,
                         "Daylight between the lines of the support's body. 2 to 2.5 mm is usual; over 3 mm the "
                         "interface sags between them."));
-  rows.push_back(whole("support.body.walls", "Body walls", 0, 3, 1,
-                       "Lines around the body. One keeps it in one piece; more make it sturdier and harder to crush."));
+  rows.push_back(whole("support.body.walls", "Body walls", 0, 3, 0,
+                       "Lines around the body. With 0 only what is too narrow to stand without has one; one keeps any "
+                       "body in one piece, more make it sturdier, heavier and harder to crush."));
 }
 
 void addFeatures(std::vector<SettingRow>& rows) {

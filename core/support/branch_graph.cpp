@@ -13,11 +13,12 @@ namespace {
 
 constexpr double eps = 1e-7;         // mm
 constexpr double turn = 0.24;        // of tangent per level: thirteen degrees near vertical
-constexpr double touch = 0.7;        // mm at which two branches may become one
-constexpr double arrival = 0.7;      // of a turn: how fast each may still drift where two meet
+constexpr double touch = 1.0;        // mm at which two branches may become one
 constexpr int reached = 7;           // levels below a neck in which a place that leads down is looked for
 constexpr double farthest = 24;      // mm between branches that still seek each other
-constexpr double worthwhile = 1.3;   // times the height it takes to meet another has to be left
+constexpr double gathering = 22;     // mm of height under which branches gather for one foot
+constexpr double gathered = 9;       // mm around its middle, of what one foot carries: 150 mm²
+constexpr double farthestFoot = 12;  // mm from a branch to a foot that it goes to
 constexpr double thickening = 0.12;  // mm of radius per mm of height, going down
 constexpr double thinning = 0.07;    // and where it gets tight again
 constexpr double loadExponent = 0.25;
@@ -25,8 +26,9 @@ constexpr double sturdy = 1.1;  // times as thick as steadiness asks for: outlin
 
 struct Agent {
   std::uint32_t node;
-  Vec2 at, drift = Vec2::Zero();  // drift is mm sideways per level
-  double spread = 0;              // of the drifts it came from: it turns by so much less
+  Vec2 at, drift = Vec2::Zero();            // drift is mm sideways per level
+  bool forks = false;                       // others have just come to it: from there it goes on in any direction
+  std::optional<Vec2> foot = std::nullopt;  // where it is to stand, low down
   double load = 1;
   bool isOut = false;
 };
@@ -90,93 +92,102 @@ class Grower {
   }
 
   void descend(int level) {
-    findPartners(level);
+    findGoals(level);
     std::vector<Vec2> next(agents_.size());
     for (std::size_t i = 0; i < agents_.size(); ++i) {
       Agent& agent = agents_[i];
-      if (ways_.isOverLanding(level, agent.at)) {
+      std::optional<Vec2> step;
+      if (!ways_.isOverLanding(level, agent.at))
+        step = ways_.stepTowards(level, agent.at, wishOf(i, level), agent.drift, agent.forks ? ways_.reach() : turn);
+      if (step) {
+        next[i] = *step;
+      } else {  // it has arrived over where it stands, or can go on only by itself
         fall(agent.node, agent.at);
         agent.isOut = true;
-        continue;
       }
-      const auto step = ways_.stepTowards(level, agent.at, wishOf(i, level), agent.drift, turn - agent.spread);
-      if (!step) {  // cannot be, but for places that lead down only by themselves
-        fall(agent.node, agent.at);
-        agent.isOut = true;
-        continue;
-      }
-      next[i] = *step;
     }
     move(level, next);
     std::erase_if(agents_, [](const Agent& agent) { return agent.isOut; });
   }
 
-  // Its nearest neighbour that it can meet, and leave so much height under that it is worth the detour.
-  void findPartners(int level) {
-    partners_.assign(agents_.size(), agents_.size());
+  // Where each is to meet others: high up its nearest neighbour, so that they soon go on as one; lower down at a common
+  // foot.
+  void findGoals(int level) {
+    if (level * ways_.rise() < gathering) findFeet(level);
+    goals_.assign(agents_.size(), std::nullopt);
     std::vector<std::pair<double, std::size_t>> near;
     for (std::size_t i = 0; i < agents_.size(); ++i) {
+      goals_[i] = agents_[i].foot;
+      if (goals_[i]) continue;
       near.clear();
       for (std::size_t j = 0; j < agents_.size(); ++j)
-        if (const double away = (agents_[i].at - agents_[j].at).norm();
-            j != i && away < farthest && worthwhile * dropFor(away) < level)
+        if (const double away = (agents_[i].at - agents_[j].at).norm(); j != i && away < farthest)
           near.emplace_back(away, j);
       std::sort(near.begin(), near.end());
       constexpr std::size_t asked = 4;
-      for (std::size_t k = 0; k < near.size() && k < asked; ++k)
-        if (canMeet(agents_[i], agents_[near[k].second], level)) {
-          partners_[i] = near[k].second;
-          break;
-        }
+      for (std::size_t k = 0; k < near.size() && k < asked && !goals_[i]; ++k) {
+        const Agent &one = agents_[i], &other = agents_[near[k].second];
+        const Vec2 middle = (one.at + other.at) / 2;
+        if (canGet(one, middle, level) && canGet(other, middle, level)) goals_[i] = middle;
+      }
     }
   }
 
-  // Levels until two so far apart are one: each goes half the way, gathers speed and loses it again.
+  // Those without a foot go to one that is there already, or to the middle of those around them.
+  void findFeet(int level) {
+    for (std::size_t i = 0; i < agents_.size(); ++i) {
+      if (agents_[i].foot && !canGet(agents_[i], *agents_[i].foot, level)) agents_[i].foot = std::nullopt;
+      if (agents_[i].foot) continue;
+      const auto foot = std::min_element(feet_.begin(), feet_.end(), [&](const Vec2& a, const Vec2& b) {
+        return (a - agents_[i].at).norm() < (b - agents_[i].at).norm();
+      });
+      if (foot != feet_.end() && (*foot - agents_[i].at).norm() < farthestFoot && canGet(agents_[i], *foot, level)) {
+        agents_[i].foot = *foot;
+        continue;
+      }
+      std::vector<std::size_t> group;
+      for (std::size_t j = 0; j < agents_.size(); ++j)
+        if (!agents_[j].foot && (agents_[j].at - agents_[i].at).norm() < gathered) group.push_back(j);
+      Vec2 middle = Vec2::Zero();
+      for (const std::size_t j : group) middle += agents_[j].at / static_cast<double>(group.size());
+      std::erase_if(group, [&](std::size_t j) { return !canGet(agents_[j], middle, level); });
+      if (group.size() < 2) continue;
+      feet_.push_back(middle);
+      for (const std::size_t j : group) agents_[j].foot = middle;
+    }
+  }
+
+  bool canGet(const Agent& agent, const Vec2& goal, int level) const {
+    return dropFor((goal - agent.at).norm()) < level && canReach(agent, goal, level);
+  }
+
+  // Levels until a branch that starts to move is so far away, or near enough to become one with what comes from
+  // the other side.
   double dropFor(double away) const {
-    const double half = away / 2, ramps = ways_.reach() * ways_.reach() / turn;
-    return half < ramps ? 2 * std::sqrt(half / turn) : half / ways_.reach() + ways_.reach() / turn;
+    const double far = std::max(0.0, away - touch / 2), ramp = ways_.reach() * ways_.reach() / turn / 2;
+    return far < ramp ? std::sqrt(2 * far / turn) : (far + ramp) / ways_.reach();
   }
 
-  static Vec2 meeting(const Agent& a, const Agent& b) { return (a.at * a.load + b.at * b.load) / (a.load + b.load); }
-
-  bool canMeet(const Agent& a, const Agent& b, int level) const {
-    const Vec2 goal = meeting(a, b);
-    for (const Agent* agent : {&a, &b}) {
-      const Vec2 way = goal - agent->at;
-      const int steps = static_cast<int>(std::ceil(way.norm() / (0.7 * ways_.reach())));
-      for (int k = 1; k <= steps; ++k)
-        if (level - k < 1 || !ways_.leads(level - k, agent->at + way * k / steps)) return false;
-    }
+  bool canReach(const Agent& agent, const Vec2& goal, int level) const {
+    const Vec2 way = goal - agent.at;
+    const int steps = static_cast<int>(std::ceil(way.norm() / ways_.reach()));
+    for (int k = 1; k <= steps; ++k)
+      if (level - k < 1 || !ways_.leads(level - k, agent.at + way * k / steps)) return false;
     return true;
   }
 
   // mm sideways it would like to go in the next level.
   Vec2 wishOf(std::size_t i, int level) const {
     const Agent& agent = agents_[i];
-    if (partners_[i] < agents_.size()) {
-      const Agent& other = agents_[partners_[i]];
-      const Vec2 goal = meeting(agent, other), way = goal - agent.at;
-      const double farther = std::max(way.norm(), (goal - other.at).norm());
-      return farther > 1e-9 ? Vec2(way * (approach(farther) / farther)) : Vec2(0, 0);
-    }
+    if (goals_[i]) return *goals_[i] - agent.at;
     const auto down = ways_.descend(level, agent.at);
     return down ? Vec2(*down - agent.at) : Vec2(0, 0);
   }
 
-  // mm to go now, if so far away one is to arrive slowly, losing most of a turn from level to level.
-  double approach(double far) const {
-    constexpr double braking = 0.85 * turn;
-    int steps = 1;
-    while (far / steps - braking * (steps - 1) / 2 > arrival * turn) ++steps;
-    return std::min(far / steps + braking * (steps - 1) / 2, ways_.reach());
-  }
-
-  // Whether two may go on from one place without a kink, before it and after.
+  // Whether both can go on from one place; there they may turn.
   bool fit(const Agent& a, const Agent& b, const Vec2& at) const {
     const Vec2 ofA = at - a.at, ofB = at - b.at;
-    return (ofA - a.drift).norm() < turn - a.spread && (ofB - b.drift).norm() < turn - b.spread &&
-           (ofA - ofB).norm() < 2 * arrival * turn &&
-           std::max(ofA.norm(), ofB.norm()) < ways_.reach() / Reachability::steepness;
+    return std::max(ofA.norm(), ofB.norm()) < ways_.reach() / Reachability::steepness;
   }
 
   // All take their step; those that meet go on as one.
@@ -195,12 +206,11 @@ class Grower {
       }
       const std::uint32_t node = addBelow(agent.node, at, z, neckRadius(rules_), ways_.room(level - 1, at));
       Vec2 drift = at - agent.at;
-      agent.spread = 0;
+      agent.forks = other < agents_.size();
       if (other < agents_.size()) {
         const Vec2 theirs = at - agents_[other].at;
         grove_.nodes[agents_[other].node].below = node;
         agents_[other].isOut = true;
-        agent.spread = (drift - theirs).norm() / 2;
         agent.load += agents_[other].load;
         drift = (drift + theirs) / 2;
       }
@@ -232,10 +242,11 @@ class Grower {
     return (below.at - node.at).head<2>() / (node.at.z() - below.at.z());
   }
 
-  // How sharply branches turn at a node: tips aside, for they widen from their necks.
+  // How sharply a branch turns at a node: forks may turn, and tips widen from their necks.
   double kinkAt(std::uint32_t k) const {
     double kink = 0;
-    if (grove_.nodes[k].below == BranchNode::none || grove_.nodes[k].tip != BranchNode::none) return kink;
+    if (grove_.nodes[k].below == BranchNode::none || grove_.nodes[k].tip != BranchNode::none || above_[k].size() > 1)
+      return kink;
     for (const std::uint32_t child : above_[k])
       if (grove_.nodes[child].tip == BranchNode::none) kink = std::max(kink, (slopeOf(child) - slopeOf(k)).norm());
     return kink;
@@ -276,9 +287,16 @@ class Grower {
     node.at.head<2>() -= (slope - slopeOf(k)) * down / 4;
     const int level = static_cast<int>(std::lround((node.at.z() - rules_.floor) / ways_.rise()));
     node.room = ways_.room(level, node.at.head<2>());
-    if (node.room >= neckRadius(rules_) && bendingAround(k) < bending - 1e-4) return true;
+    if (node.room >= neckRadius(rules_) && bendingAround(k) < bending - 1e-4 && !leansTooMuch(k)) return true;
     node = before;
     return false;
+  }
+
+  // Whether what ends at a node, or goes on from it, leans more than branches may.
+  bool leansTooMuch(std::uint32_t k) const {
+    const double most = std::tan(toRadians(rules_.branchLean));
+    return slopeOf(k).norm() > most || std::any_of(above_[k].begin(), above_[k].end(),
+                                                   [&](std::uint32_t child) { return slopeOf(child).norm() > most; });
   }
 
   // From the tips down by load and height, as far as there is room, and never suddenly; then up again, where it gets
@@ -295,7 +313,8 @@ class Grower {
         node.radius = std::min(gradual[k], branchRadius(node.top, node.at.z() - rules_.floor, load[k], rules_));
       if (node.room > 0) node.radius = std::max(neckRadius(rules_), std::min(node.radius, node.room));
       if (node.below == BranchNode::none) continue;
-      const double grown = nodes[node.below].room > 0 ? thickening * (node.at.z() - nodes[node.below].at.z()) : 0;
+      const double grown =
+          nodes[node.below].room > 0 || node.falls ? thickening * (node.at.z() - nodes[node.below].at.z()) : 0;
       load[node.below] += load[k];
       nodes[node.below].top = std::max(nodes[node.below].top, node.top);
       gradual[node.below] =
@@ -350,7 +369,8 @@ class Grower {
   BranchGraph grove_;
   std::vector<std::vector<std::uint32_t>> above_;  // of each node
   std::vector<Agent> agents_;
-  std::vector<std::size_t> partners_;
+  std::vector<std::optional<Vec2>> goals_;  // of each agent
+  std::vector<Vec2> feet_;
 };
 
 }  // namespace
@@ -359,7 +379,7 @@ double branchRadius(double top, double height, double load, const SupportRules& 
   const double tip = neckRadius(rules);
   if (rules.trunkWidth > 0) return std::max(tip, tip + (rules.trunkWidth / 2 - tip) * (top - height) / top);
   const double length = top - height, least = length > freeBranch ? leastBranch / 2 : 0;
-  return std::max({tip * std::pow(load, loadExponent), least, sturdy * length * branchSteadiness / 2});
+  return std::max({tip * std::pow(load, loadExponent), least, sturdy * length * leastSteadiness / 2});
 }
 
 BranchGraph growBranchGraph(const std::vector<Tip>& tips, const Reachability& ways, const SupportRules& rules,

@@ -26,14 +26,14 @@ struct BranchGraph {
 };
 
 // Tips go straight down until they are clear of what they carry. From there on branches descend level by level
-// together: each turns towards its nearest neighbour it can meet, gently enough that no kink exceeds fifteen degrees
-// from one millimetre to the next, and the two go on as one; where there is none it takes the cheapest way down.
-// Merging in pairs after J. Vanek, J. Galicia, B. Benes, "Clever Support: Efficient Support Structure Generation for
-// Digital Fabrication" (2014), here with ways known beforehand to lead around the part and with branches that have
-// momentum. Radii: the load's as in R. Schmidt, N. Umetani, "Branching Support Structures for 3D Printing" (2014) only
-// in that they thicken downward; exponent and taper are our own. Where no way leads down, a branch goes straight to
-// whatever is below. Ghosts grow with the others and are pruned at the end, so that taking one branch away moves no
-// other.
+// together. High up each turns to its nearest neighbour it can meet, and the two go on as one; low down those around a
+// common middle gather for one foot; where there is nobody it takes the cheapest way down. Between forks no kink
+// exceeds fifteen degrees from one millimetre to the next. Merging in pairs after J. Vanek, J. Galicia, B. Benes,
+// "Clever Support: Efficient Support Structure Generation for Digital Fabrication" (2014), here with ways known
+// beforehand to lead around the part and with branches that have momentum. Radii: the load's as in R. Schmidt, N.
+// Umetani, "Branching Support Structures for 3D Printing" (2014) only in that they thicken downward; exponent and taper
+// are our own. Where no way leads down, a branch goes straight to whatever is below. Ghosts grow with the others and
+// are pruned at the end, so that taking one branch away moves no other.
 BranchGraph growBranchGraph(const std::vector<Tip>& tips, const Reachability& ways, const SupportRules& rules,
                             const Progress& progress);
 

@@ -25,12 +25,13 @@ const Polygons& Clearance::besideOf(std::size_t l) {
   const bool within = l >= site_.lowest && l <= site_.highest();
   if (within && site_.isHold()) return besideHold(l);
   const bool asked = within && !site_.beyondLean.empty() && !site_.beyondLean[l - site_.lowest].empty();
-  if (!asked && rules_.gapBeside == obstacles_.gapsBeside[site_.part]) return obstacles_.keepOut[l];
+  const GapsAround gaps{rules_.gapBeside, rules_.gapSlope};
+  if (!asked && gaps == obstacles_.gaps[site_.part]) return obstacles_.keepOut[l];
   Polygons& cached = besides_[l];
   if (cached.empty()) {
     const Polygons walls =
         asked ? linesOutside(obstacles_.walls[l], grow(site_.beyondLean[l - site_.lowest], 0.01)) : obstacles_.walls[l];
-    cached = unite(obstacles_.sections[l], around(walls, rules_.gapBeside + outlineSlack));
+    cached = keptClear(obstacles_.sections[l], walls, obstacles_.slopes[l], gaps);
   }
   return cached;
 }

@@ -135,6 +135,21 @@ class ColumnBuilder {
       divided_.body = withoutSpecks(subtract(divided_.body, divided_.lower), 0.01);
     }
     if (uses_.hasGraded) divided_.graded = taken(divided_.body, uses_.deeper);
+    if (isTree_ || site_.isHold() || rules_.outline == Outline::squared || !site_.minimumFootprint.empty()) return;
+    const Polygons smooth = smoothed(reach);
+    divided_.body = intersect(divided_.body, smooth);
+    if (!divided_.graded.empty()) divided_.graded = intersect(divided_.graded, smooth);
+  }
+
+  // Within an outline, one without its raggedness; but where it is hardly wide enough to stand.
+  static Polygons smoothed(const Polygons& reach) {
+    Polygons smooth;
+    for (const Polygons& piece : components(reach)) {
+      const bool narrow = grow(piece, -(leastColumn / 2 + smoothness)).empty();
+      const Polygons even = narrow ? piece : simplified(grow(piece, -smoothness), smoothness);
+      smooth.insert(smooth.end(), even.begin(), even.end());
+    }
+    return smooth;
   }
 
   // Holes and bays that decisions cut into what stands. Walls along them would take more filament than the cut saves,

@@ -38,6 +38,7 @@ class Letting {
       DescentStep step{heights[q + 1], heights[q]};
       if (const Polygons* fresh = demandOver(site_, step.top, ground_)) {
         if (!site_.isHold()) descent_.noRoom += withoutRoom(*fresh, step.top);
+        carried_ = site_.lowest + static_cast<std::size_t>(fresh - site_.layers.data());
         reach = joined(reach, wide(*fresh));
       }
       if (reach.empty()) continue;
@@ -48,7 +49,8 @@ class Letting {
           withoutCrumbs(simplified(clearance_.clearOfPart(reach, step.bottom, step.top), smoothing), speck());
       const double loss = before - area(cleared);
       if (site_.isHold() && loss > speck() / 10) cleared = besideFlare(reach, loss, step);
-      if (loss > 1e-4 * std::min(1.0, before)) reach = std::move(cleared);  // else a straight column stays as it is
+      // Else a straight column stays as it is.
+      if (loss > 1e-4 * std::min(1.0, before)) reach = withJoinedSpecks(std::move(cleared), step);
       step.lost = step.lost || loss > speck() / 10;
       step.reach = reach;
       steps().push_back(std::move(step));
@@ -70,6 +72,18 @@ class Letting {
   const LayerSpan& span(std::size_t layer) const { return obstacles_.plan.spans[layer]; }
   std::vector<DescentStep>& steps() { return descent_.steps; }
 
+  // What is cut into bits smaller than two lines square is joined to what stands within a millimetre of it.
+  Polygons withJoinedSpecks(Polygons reach, const DescentStep& step) {
+    if (reach.size() < 2 || isSquared() || site_.isHold() || !site_.minimumFootprint.empty()) return reach;
+    const double least = 4 * rules_.lineWidth * rules_.lineWidth, across = 1;  // mm², mm
+    Polygons specks;
+    for (const Polygons& piece : components(reach))
+      if (area(piece) < least) specks.insert(specks.end(), piece.begin(), piece.end());
+    if (specks.empty()) return reach;
+    const Polygons bridges = intersect(closed(reach, across / 2), grow(specks, across));
+    return unite(reach, clearance_.clearOfPart(bridges, step.bottom, step.top));
+  }
+
   // Grown to at least two lines where it is thinner, closed over slits of less than one line.
   Polygons printable(const Polygons& reach) const {
     return denied_.empty() ? madePrintable(reach) : subtract(madePrintable(reach), denied_);
@@ -79,7 +93,18 @@ class Letting {
     const double w = rules_.lineWidth;
     const Polygons result = closed(reach, w / 2);
     const Polygons thin = thinnerThan(2 * w, result);
-    return thin.empty() ? result : unite(unite(result, grow(thin, w / 2)), grow(thinnerThan(w, result), w));
+    if (thin.empty()) return result;
+    const Polygons wider = unite(grow(thin, w / 2), grow(thinnerThan(w, result), w));
+    return unite(result, site_.isHold() ? wider : intersect(wider, underPart(wider)));
+  }
+
+  // Near a region, what lies under the part, and half a line around it: support for what hangs inside a part does not
+  // come out beside it.
+  Polygons underPart(const Polygons& region) const {
+    const double w = rules_.lineWidth;
+    const Box2 box = boundsOf(region);
+    return grow(intersect(obstacles_.sections[carried_], rectangle({box.min().array() - w, box.max().array() + w})),
+                w / 2);
   }
 
   // What opening takes is thin, or a corner: corners lie near to what it leaves.
@@ -159,6 +184,7 @@ class Letting {
   Polygons denied_;          // in plan
   std::vector<Tile> tiles_;  // of squared columns, ascending
   std::size_t freshLayers_ = 0;
+  std::size_t carried_ = 0;  // the part's layer over the lowest demand so far
 };
 
 }  // namespace

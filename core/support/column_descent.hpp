@@ -34,10 +34,12 @@ struct Descent {
 // where it is high enough to widen so far: common practice.
 inline constexpr double leastSteadiness = 1.0 / 12;
 inline constexpr double leastColumn = 2;  // mm
-// A branch, which others hold here and there, may be thinner.
-inline constexpr double branchSteadiness = 1.0 / 23;
-inline constexpr double leastBranch = 1.2;  // mm across, of one that is longer than freeBranch
-inline constexpr double freeBranch = 10;    // mm
+// A branch is as thick as a column of its height, and at least
+inline constexpr double leastBranch = 1.2;  // mm across, where it is longer than
+inline constexpr double freeBranch = 10;    // mm.
+// The outline of a body lies up to twice so far, mm, within what is let down: it is smooth, so that the nozzle keeps
+// its speed, and never in a gap.
+inline constexpr double smoothness = 0.1;
 // The most a slender column widens downward, degrees from vertical.
 inline constexpr double wideningLean = 30;
 

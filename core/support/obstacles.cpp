@@ -30,7 +30,19 @@ Polygons standingRoom(const Polygons& steps, const Polygons& below, const Polygo
   return wide.empty() ? Polygons{} : intersect(steps, grow(wide, reach));
 }
 
+Polygons without(const Polygons& lines, const Polygons& region) {
+  return region.empty() ? lines : linesOutside(lines, region);
+}
+
 }  // namespace
+
+Polygons keptClear(const Polygons& section, const Polygons& walls, const Polygons& slopes, const GapsAround& gaps) {
+  const Polygons beside = around(walls, gaps.beside + outlineSlack);
+  if (gaps.slope <= 0 || slopes.empty()) return unite(section, beside);
+  Polygons all = around(slopes, gaps.slope + outlineSlack);
+  all.insert(all.end(), beside.begin(), beside.end());
+  return unite(section, all);
+}
 
 Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>& parts, const Progress& progress) {
   Obstacles result;
@@ -42,7 +54,8 @@ Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>&
   result.exposedTop.resize(plan.count());
   result.landable.resize(plan.count());
   result.walls.resize(plan.count());
-  for (const PartObstacles& part : parts) result.gapsBeside.push_back(part.gapBeside);
+  result.slopes.resize(plan.count());
+  for (const PartObstacles& part : parts) result.gaps.push_back(part.gaps);
   result.keepOut.resize(plan.count());
   const double slope = std::tan(toRadians(90 - standingSlope));
   parallelLayers(plan.count(), progress, [&](std::size_t i) {
@@ -58,16 +71,16 @@ Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>&
               : standingRoom(result.exposedTop[i], result.sections[i], result.sections[i + 1], step * slope);
   });
   parallelLayers(plan.count(), progress, [&](std::size_t i) {
-    Polygons exempt = hanging[i];
-    if (i > 0) exempt.insert(exempt.end(), result.landable[i - 1].begin(), result.landable[i - 1].end());
-    const Polygons freed = exempt.empty() ? Polygons{} : grow(unite(exempt), 0.01);
+    const Polygons stood = i > 0 && !result.landable[i - 1].empty() ? grow(result.landable[i - 1], 0.01) : Polygons{},
+                   leaning = hanging[i].empty() ? Polygons{} : grow(hanging[i], 0.01);
     Polygons beside;
     for (const PartObstacles& part : parts) {
       if (i >= part.sections.size() || part.sections[i].empty()) continue;
-      const Polygons walls = freed.empty() ? asLines(part.sections[i]) : linesOutside(asLines(part.sections[i]), freed);
-      const Polygons kept = freed.empty() ? grow(part.sections[i], part.gapBeside + outlineSlack)
-                                          : unite(part.sections[i], around(walls, part.gapBeside + outlineSlack));
+      const Polygons slopes = without(asLines(part.sections[i]), stood), walls = without(slopes, leaning);
+      const Polygons kept = stood.empty() && leaning.empty() ? grow(part.sections[i], part.gaps.beside + outlineSlack)
+                                                             : keptClear(part.sections[i], walls, slopes, part.gaps);
       result.walls[i].insert(result.walls[i].end(), walls.begin(), walls.end());
+      result.slopes[i].insert(result.slopes[i].end(), slopes.begin(), slopes.end());
       beside.insert(beside.end(), kept.begin(), kept.end());
     }
     result.keepOut[i] = parts.size() > 1 ? unite(beside) : std::move(beside);

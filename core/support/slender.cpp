@@ -89,7 +89,7 @@ Polygons SlenderColumns::widened(const Polygons& reach, double bottom, double to
     double radius = 0;
     for (const Column& column : *columns)
       if (top < column.high - interface_ && meet(piece, column.area, 0))
-        radius = std::max(radius, steadyRadius(column.height()));
+        radius = std::max(radius, steadyRadius(column.height()) + smoothness);
     const bool widens = radius > 0 && isThinner(piece, radius);
     const Polygons grown = widens ? grow(piece, most) : piece;
     wide.insert(wide.end(), grown.begin(), grown.end());

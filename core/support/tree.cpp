@@ -37,6 +37,7 @@ class Branches {
     for (std::size_t q = 0; q + 1 < tree_.heights.size(); ++q) {
       progress.check();
       DescentStep step{tree_.heights[q + 1], tree_.heights[q]};
+      widening_ = (step.top - step.bottom) * std::tan(toRadians(wideningLean));
       Outlines outlines = outlinesAt(step.top);
       Polygons reach = outlines.asked.empty() ? Polygons{} : unite(outlines.asked);
       if (outlines.sure.empty() && reach.empty()) continue;
@@ -88,7 +89,7 @@ class Branches {
       }
       if (node.falls) {  // what has landed stays there, though there may be room under it
         if (const auto before = falling_.find(k); before != falling_.end())
-          outline = intersect(outline, before->second);
+          outline = intersect(outline, grow(before->second, widening_));
         found.falls.emplace_back(k, outline);
       }
       Polygons& into =
@@ -127,7 +128,7 @@ class Branches {
   void findSlender(Descent& descent) const {
     for (const BranchNode& node : tree_.nodes) {
       const double height = node.top - (node.at.z() - rules_.floor);
-      if (2 * node.radius >= height * branchSteadiness || height <= descent.slenderHeight) continue;
+      if (2 * node.radius >= height * leastSteadiness || height <= descent.slenderHeight) continue;
       descent.slenderHeight = height;
       descent.slenderWidth = 2 * node.radius;
     }
@@ -138,6 +139,7 @@ class Branches {
   const Ground& ground_;
   const SupportRules& rules_;
   std::map<std::size_t, Polygons> falling_;  // by node: what of it stood in the step above
+  double widening_ = 0;                      // mm it may have grown by since
 };
 
 }  // namespace

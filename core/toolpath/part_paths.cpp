@@ -3,6 +3,7 @@
 
 #include "core/base/parallel.hpp"
 #include "core/toolpath/fill.hpp"
+#include "core/toolpath/stretches.hpp"
 #include "core/toolpath/walls.hpp"
 
 #include <algorithm>
@@ -48,15 +49,18 @@ Polygons bridgesIn(const std::vector<Polygons>& sections, std::size_t layer, con
   return wide.empty() ? wide : intersect(inside, grow(wide, 1.5 * w));
 }
 
-// Loops that run over nothing for a tenth of their length are printed as steep ones.
-void markSteep(std::vector<Path>& loops, const Polygons& below) {
-  constexpr double share = 0.1;
-  for (Path& loop : loops) {
-    double over = 0;
+// A wall is printed as a steep one where it runs over nothing, and as what it is elsewhere.
+std::vector<Path> dividedBySteepness(const std::vector<Path>& loops, const Polygons& below) {
+  constexpr double shortest = 1.5;  // mm of a stretch
+  std::vector<Path> divided;
+  for (const Path& loop : loops) {
+    std::vector<Stretch> steep;
     for (const Polygon& line : linesOutside(loop.closed ? asLines({loop.points}) : Polygons{loop.points}, below))
-      over += lengthOf({loop.feature, loop.width, false, line});
-    if (over > share * lengthOf(loop)) loop.feature = Feature::wallSteep;
+      for (std::size_t i = 1; i < line.size(); ++i) steep.push_back(stretchOn(loop, line[i - 1], line[i]));
+    for (Path& path : cutAt(loop, merged(std::move(steep), shortest), Feature::wallSteep))
+      divided.push_back(std::move(path));
   }
+  return divided;
 }
 
 // Lines that end where another begins are one: outlines that were cut open where they happened to begin.
@@ -199,7 +203,8 @@ PartPaths partPaths(const std::vector<Polygons>& sections, const std::vector<Pol
   for (const Polygons& island : components(sections[layer])) {
     Walls walls = wallsOf(island, {rules.walls, rules.lineWidth, rules.height});
     PathGroup group{{Owner::part, 0}, {}};
-    if (layer > 0 && !walls.loops.empty()) markSteep(walls.loops.front(), sections[layer - 1]);
+    if (layer > 0 && !walls.loops.empty())
+      walls.loops.front() = dividedBySteepness(walls.loops.front(), sections[layer - 1]);
     std::reverse(walls.loops.begin(), walls.loops.end());  // inner walls first: they hold the outer ones
     const Polygons tooThin = unprinted(walls, rules.lineWidth);
     result.tooThin.insert(result.tooThin.end(), tooThin.begin(), tooThin.end());

@@ -3,6 +3,7 @@
 
 #include "core/toolpath/fill.hpp"
 #include "core/toolpath/walls.hpp"
+#include "core/toolpath/zigzag.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -11,6 +12,8 @@
 namespace trellis {
 
 namespace {
+
+constexpr double longestJoin = 3;  // pitches along the border from one line of a zigzag to the next
 
 // How one use of a region is filled.
 struct Fill {
@@ -37,27 +40,6 @@ Fill fillOf(RegionKind kind, const SupportPathRules& rules) {
       break;
   }
   return {Feature::supportBody, rules.bodyWalls, bodyAngle, rules.bodySpacing, rules.body};
-}
-
-// Lines in their order become one path where the end of one lies beside the beginning of the next, with no other
-// between.
-Polygons joinedEnds(const Polygons& lines, const Polygons& room, double pitch) {
-  Polygons chains;
-  const Polygons within = grow(room, 0.02);
-  for (const Polygon& line : lines) {
-    const auto next = std::find_if(chains.rbegin(), chains.rend(), [&](const Polygon& chain) {
-      const Vec2 end = toMm(chain.back()), begin = toMm(line.front()), along = (toMm(line.back()) - begin).normalized();
-      const Vec2 step = begin - end;
-      return step.norm() < 3 * pitch && std::abs(step.x() * along.y() - step.y() * along.x()) < 1.5 * pitch &&
-             contains(within, toPoint((begin + end) / 2)) &&
-             linesOutside({{chain.back(), line.front()}}, within).empty();
-    });
-    if (next == chains.rend())
-      chains.push_back(line);
-    else
-      next->insert(next->end(), line.begin(), line.end());
-  }
-  return chains;
 }
 
 // The stretches of paths that lie in a region.
@@ -104,6 +86,13 @@ Polygons linesBeside(const Polygons& lines, const Polygons& area, double angle, 
   return linesThroughMissed(bare, {}, angle);
 }
 
+// Without walls a body stands as a folded ribbon: where its folds are deep enough and several. What is narrower, or as
+// small as two folds square, has a wall.
+bool standsWithoutWalls(const Polygons& piece, double pitch) {
+  constexpr double deep = 1.2;  // pitches
+  return area(piece) > 4 * pitch * pitch && !grow(piece, -deep / 2 * pitch).empty();
+}
+
 std::vector<Path> concentric(Polygons room, const Fill& fill, double width, double pitch) {
   std::vector<Path> paths;
   for (; !room.empty(); room = grow(room, -pitch))
@@ -111,15 +100,7 @@ std::vector<Path> concentric(Polygons room, const Fill& fill, double width, doub
   return paths;
 }
 
-}  // namespace
-
-int crossingOf(double top, const SupportPathRules& rules) {
-  return static_cast<int>(std::llround(top / rules.layerHeight) % 2);
-}
-
-Stages regionPaths(const PieceRegion& region, int crossing, const SupportPathRules& rules) {
-  const double w = rules.lineWidth;
-  const Fill fill = fillOf(region.kind, rules);
+Stages filledRegion(const PieceRegion& region, const Fill& fill, int crossing, double w) {
   const double pitch = w + fill.spacing;
   Walls walls = wallsAround(region, fill, w);
   Stages stages = std::move(walls.loops);
@@ -139,8 +120,33 @@ Stages regionPaths(const PieceRegion& region, int crossing, const SupportPathRul
   if (region.kind == RegionKind::interfaceUpper || region.kind == RegionKind::interfaceLower)
     for (Polygon& line : linesBeside(lines, region.area, angle, w, pitch))
       paths.push_back({fill.feature, std::min(w, pitch / 2), false, std::move(line)});
-  if (fill.pattern == Pattern::zigzag) lines = joinedEnds(lines, room, pitch);
+  if (fill.pattern == Pattern::zigzag) lines = zigzag(lines, room, longestJoin * pitch);
   for (Polygon& line : lines) paths.push_back({fill.feature, w, false, std::move(line)});
+  return stages;
+}
+
+}  // namespace
+
+int crossingOf(double top, const SupportPathRules& rules) {
+  return static_cast<int>(std::llround(top / rules.layerHeight) % 2);
+}
+
+Stages regionPaths(const PieceRegion& region, int crossing, const SupportPathRules& rules) {
+  Fill fill = fillOf(region.kind, rules);
+  if (fill.walls > 0) return filledRegion(region, fill, crossing, rules.lineWidth);
+  PieceRegion broad = region, narrow = region;
+  broad.area.clear();
+  narrow.area.clear();
+  for (const Polygons& piece : components(region.area)) {
+    Polygons& into = (standsWithoutWalls(piece, rules.lineWidth + fill.spacing) ? broad : narrow).area;
+    into.insert(into.end(), piece.begin(), piece.end());
+  }
+  Stages stages = broad.area.empty() ? Stages{} : filledRegion(broad, fill, crossing, rules.lineWidth);
+  if (narrow.area.empty()) return stages;
+  fill.walls = 1;
+  if (fill.pattern == Pattern::zigzag) fill.pattern = Pattern::lines;  // the wall joins them
+  Stages walled = filledRegion(narrow, fill, crossing, rules.lineWidth);
+  stages.insert(stages.end(), walled.begin(), walled.end());
   return stages;
 }
 

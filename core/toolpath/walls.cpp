@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/toolpath/walls.hpp"
 
+#include "core/geometry/opposite_edges.hpp"
 #include "core/toolpath/centre_lines.hpp"
 #include "core/toolpath/fill.hpp"
 
@@ -110,7 +111,9 @@ class Waller {
 
 }  // namespace
 
-Polygons narrowIn(const Polygons& region, double thickness) { return subtract(region, broadReach(region, thickness)); }
+Polygons narrowIn(const Polygons& region, double thickness) {
+  return hasOppositeEdges(region, 1.02 * thickness) ? subtract(region, broadReach(region, thickness)) : Polygons{};
+}
 
 Walls wallsOf(const Polygons& region, const WallRules& rules) { return Waller(rules).lay(region); }
 

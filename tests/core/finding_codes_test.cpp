@@ -216,6 +216,7 @@ const std::vector<Case>& cases() {
              together({box({0, 0, 0}, {4, 30, 66}), box({4, 14.5, 60}, {5.5, 15.5, 62}), box({0, 10, 0}, {8, 13, 66}),
                        box({0, 17, 0}, {8, 20, 66}), box({7, 10, 0}, {9, 20, 66})}));
        }},
+      {"support-outweighs", [] { return projectOf(table(40, 20, 3)); }},
       {"gap-too-small",
        [] {
          return projectOf(table(20, 10, 2), {{"support.gap.above", 0.05}});

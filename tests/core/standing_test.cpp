@@ -119,5 +119,39 @@ TEST(Features, SteepWallsAndCoversOverSupportAreToldApart) {
   EXPECT_FALSE(has(gcodeOf(projectOf(flaringCone(4, 30, 6, 96), bare)), "@feature part.wall.steep"));
 }
 
+// A block with one side that leans out by 60°: that side is steep, and no other.
+TEST(Features, AWallIsSteepWhereItIsSteep) {
+  const double out = 6 * std::tan(toRadians(60));
+  const auto right = static_cast<float>(20 + out);
+  const MeshPtr leaning =
+      makeMesh({{0, 0, 0}, {20, 0, 0}, {20, 20, 0}, {0, 20, 0}, {0, 0, 6}, {right, 0, 6}, {right, 20, 6}, {0, 20, 6}},
+               {{0, 2, 1},
+                {0, 3, 2},
+                {4, 5, 6},
+                {4, 6, 7},
+                {0, 1, 5},
+                {0, 5, 4},
+                {1, 2, 6},
+                {1, 6, 5},
+                {2, 3, 7},
+                {2, 7, 6},
+                {3, 0, 4},
+                {3, 4, 7}});
+  const ProjectPtr project = projectOf(leaning, {{"support.on", false}});
+  const double left = onPlate(*project, {0, 0, 0}).x();
+  double steep = 0, other = 0;
+  for (const Bead& bead : readBeads(gcodeOf(project))) {
+    const bool leans = bead.x0 > left + 19 && std::abs(bead.x1 - bead.x0) < 0.01;
+    if (bead.feature == "part.wall.steep") {
+      steep += bead.length();
+      EXPECT_GT(std::min(bead.x0, bead.x1), left + 19) << "the other sides stand straight";
+    } else if (bead.feature == "part.wall.outer" && bead.z > 0.3 && leans) {
+      other += bead.length();
+    }
+  }
+  EXPECT_GT(steep, 20 * 28) << "all of it, in thirty layers but the first";
+  EXPECT_LT(other, 20) << "but for what turns round the corners";
+}
+
 }  // namespace
 }  // namespace trellis::test

@@ -116,6 +116,7 @@ TEST(SupportPaths, LinesKeepTheirSpacingAndCrossTheInterface) {
   const Polygons area = rectangle({Vec2(0, 0), Vec2(30, 30)});
   SupportPathRules rules;
   rules.bodySpacing = 2.2;
+  rules.bodyWalls = 1;
   rules.interfaceSpacing = 0.45;
   const auto offsets = [&](bool interface, double sign) {
     std::vector<double> all;

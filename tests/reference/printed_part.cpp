@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "tests/reference/printed_part.hpp"
 
+#include <algorithm>
 #include <sstream>
 
 namespace trellis::test {
@@ -25,6 +26,7 @@ PrintedPart::PrintedPart(const std::string& gcode, const TriangleMesh& mesh, con
   for (std::size_t i = 0; i < sections.size(); ++i) {
     sections_.emplace_back(sections[i]);
     demand_.push_back(i == 0 ? Area({}) : hanging(sections[i - 1], printable(sections[i]), 1.05 * step));
+    nothing_.emplace_back(Paths());
     mayHang_.push_back(i == 0 ? Area({}) : hanging(sections[i - 1], sections[i], 0.95 * step));
   }
   for (const Bead& bead : readBeads(gcode))
@@ -67,8 +69,46 @@ void PrintedPart::gaps(const Bead& bead) {
                 bead.feature, {p.x(), p.y(), top});
       if (beside && nearWall(p, l, bead.width / 2 + promise_.gapBeside - sideways, mayHang_))
         fault("gap beside", bead.feature, {p.x(), p.y(), top});
+      if (beside && nearWall(p, l, bead.width / 2 + promise_.gapSlope - sideways, nothing_))
+        fault("gap to a slope", bead.feature, {p.x(), p.y(), top});
     });
   }
+}
+
+void PrintedPart::islands() {
+  for (std::size_t i = 1; i < sections_.size(); ++i) {
+    const double under = bottomOf(i) - promise_.gapAbove;
+    if (under < promise_.layer) continue;
+    for (const Path& outline : sections_[i].outlines()) {
+      if (!ClipperLib::Orientation(outline) || offset({outline}, -promise_.lineWidth / 4).empty()) continue;
+      if (!combined(ClipperLib::ctIntersection, {outline}, sections_[i - 1].outlines()).empty()) continue;
+      std::vector<Vec2> places;
+      forPlaces(Area({outline}), [&](const Vec2& p) { places.push_back(p); });
+      for (const auto& corner : outline) places.push_back(mm(corner));
+      const auto isFree = [&](const Vec2& p) {
+        if (sagsAtFoot(p, i)) return false;
+        for (std::size_t l = i; l-- > 0 && topOf(l) > under - 2 * promise_.layer - promise_.gapBelow;)
+          if (sections_[l].comesNear(p, promise_.gapBeside + promise_.lineWidth)) return false;
+        return true;
+      };
+      if (!std::all_of(places.begin(), places.end(), isFree)) continue;
+      const auto carried =
+          std::count_if(places.begin(), places.end(), [&](const Vec2& p) { return liesOver(p, under); });
+      if (3 * static_cast<std::size_t>(carried) < places.size())
+        fault("island left bare", "part", {places.front().x(), places.front().y(), bottomOf(i)});
+    }
+  }
+}
+
+bool PrintedPart::liesOver(const Vec2& p, double under) const {
+  bool found = false;
+  for (auto tops = tops_.lower_bound(std::lround((under - exact) * 1000));
+       tops != tops_.end() && static_cast<double>(tops->first) / 1000 <= under + exact; ++tops)
+    tops->second.near(p, promise_.lineWidth, [&](const Bead* bead) {
+      const double off = (nearestOn({bead->x0, bead->y0}, {bead->x1, bead->y1}, p) - p).norm();
+      found = found || off < bead->width / 2 + promise_.interfaceSpacing / 2;
+    });
+  return found;
 }
 
 bool PrintedPart::nearWall(const Vec2& p, std::size_t layer, double reach, const std::vector<Area>& hanging) const {

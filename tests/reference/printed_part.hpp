@@ -35,6 +35,9 @@ class PrintedPart {
   // No part nearer than the gaps above and below over any place of a bead, nor nearer beside it.
   void gaps(const Bead& bead);
 
+  // Everything that begins on nothing, and can be printed and carried, has support under a third of it at least.
+  void islands();
+
   // Whether some wall that counts comes so near: not hanging surface, which is carried, nor a slope that is stood on.
   bool nearWall(const Vec2& p, std::size_t layer, double reach, const std::vector<Area>& hanging) const;
 
@@ -63,13 +66,15 @@ class PrintedPart {
   }
 
   Promise promise_;
-  std::vector<Area> sections_, demand_, mayHang_;
+  std::vector<Area> sections_, demand_, mayHang_, nothing_;
   std::vector<Bead> supports_;
   std::map<long, Grid<const Bead*>> tops_;  // by micrometres
   Verdict verdict_;
 
  private:
   bool isPart(const Bead& bead) const;
+  // Whether a place has a line of support whose top is so high right under it, or as near as interfaces are spaced.
+  bool liesOver(const Vec2& p, double under) const;
 };
 
 }  // namespace trellis::test

@@ -27,7 +27,9 @@ class TreeVerifier : PrintedPart {
   Verdict verdict() {
     for (const Bead& bead : supports_) gaps(bead);
     for (const auto& [height, layer] : layers_) standing(layer);
+    thickness();
     coverage();
+    islands();
     verdict_.lines = supports_.size();
     return std::move(verdict_);
   }
@@ -92,6 +94,38 @@ class TreeVerifier : PrintedPart {
         fault("leaning too far", layer.feature, at);
       if (rests < areaOf({outline}) / 2) fault("resting too little", layer.feature, at);
     }
+  }
+
+  // From the top down: a branch is as thick as a twelfth of what stands on it is high, and 1.2 mm over more than ten,
+  // wherever it has room. Outlines are read in steps, so a tenth is let pass.
+  void thickness() {
+    std::map<long, std::vector<std::pair<Path, double>>> byBottom;  // outlines and how high they reach
+    for (auto layer = layers_.rbegin(); layer != layers_.rend(); ++layer) {
+      const Layer& here = layer->second;
+      for (const Path& outline : here.all) {
+        double high = here.top;
+        for (const long off : {0, -1, 1})
+          if (const auto above = byBottom.find(std::lround(here.top * 1000) + off); above != byBottom.end())
+            for (const auto& [other, reaches] : above->second)
+              if (reaches > high && boxOf(other).intersects(boxOf(outline)) &&
+                  !combined(ClipperLib::ctIntersection, {outline}, {other}).empty())
+                high = reaches;
+        byBottom[std::lround(here.bottom * 1000)].emplace_back(outline, high);
+        const double length = high - here.top, least = 0.9 * std::max(length / 12, length > 10 ? 1.2 : 0.0);
+        if (least > 0 && offset({outline}, -least / 2).empty() && !isTight(outline, here, least))
+          fault("branch too thin", here.feature, {mm(outline.front()).x(), mm(outline.front()).y(), here.top});
+      }
+    }
+  }
+
+  // Whether the part is so near that a branch has no room, here or within the two millimetres above: it thickens again
+  // by and by.
+  bool isTight(const Path& outline, const Layer& here, double least) const {
+    const auto first = static_cast<std::size_t>(std::max(0.0, here.bottom / promise_.layer));
+    for (std::size_t l = first; l < std::min(sections_.size(), first + 10); ++l)
+      for (const auto& corner : outline)
+        if (sections_[l].comesNear(mm(corner), promise_.gapBeside + least + 0.5)) return true;
+    return false;
   }
 
   static Box2 boxOf(const Path& path) {

@@ -6,6 +6,8 @@
 #include "tests/shapes.hpp"
 
 #include <algorithm>
+#include <set>
+#include <sstream>
 
 namespace trellis::test {
 namespace {
@@ -21,6 +23,18 @@ std::string testName(const testing::TestParamInfo<std::string>& which) {
   std::string name = which.param;
   std::replace(name.begin(), name.end(), '/', '_');
   return name;
+}
+
+// The text without the lines of one kind.
+std::string without(const std::string& feature, const std::string& gcode) {
+  std::istringstream lines(gcode);
+  std::string line, out;
+  bool isIt = false;
+  while (std::getline(lines, line)) {
+    if (line.starts_with("; @feature")) isIt = line.find(feature) != std::string::npos;
+    if (!isIt || !line.starts_with("G1 X")) out += line + "\n";
+  }
+  return out;
 }
 
 class TreeVerifierTest : public testing::TestWithParam<std::string> {};
@@ -53,6 +67,33 @@ INSTANTIATE_TEST_SUITE_P(Parts, TreeVerifierTest,
                                          "bunny00", "eight", "armadillo", "bull", "camel", "elephant", "homer", "pig",
                                          "knot1", "hand", "mushroom"),
                          testName);
+
+// What has to be found when it is planted.
+std::set<std::string> foundIn(const Choices& choices, const std::string& feature = {}) {
+  Choices all = choices;
+  for (const auto& [key, value] :
+       Choices{{"support.structure", "tree"}, {"support.bridge_limit", 0}, {"skirt.loops", 0}})
+    all.emplace_back(key, value);
+  const ProjectPtr project = projectOf(partNamed("demo/frond", 40), all);
+  const Part& part = *project->parts[0];
+  const std::string gcode = feature.empty() ? gcodeOf(project) : without(feature, gcodeOf(project));
+  const Verdict verdict =
+      verifyTree(gcode, *transformed(*part.mesh, transformOf(part.placement, *part.mesh)), Promise());
+  std::set<std::string> found;
+  for (const auto& [what, count] : verdict.faults)
+    if (count > 3) found.insert(what);
+  return found;
+}
+
+TEST(PlantedInTrees, BranchesThinnerThanTheyMayBe) {
+  EXPECT_THAT(foundIn({}), testing::Not(testing::Contains("branch too thin")));
+  EXPECT_THAT(foundIn({{"support.tree.trunk_width", 0.9}}), testing::Contains("branch too thin"));
+}
+
+TEST(PlantedInTrees, IslandsLeftBare) {
+  EXPECT_THAT(foundIn({}), testing::Not(testing::Contains("island left bare")));
+  EXPECT_THAT(foundIn({}, "support.interface.upper"), testing::Contains("island left bare"));
+}
 
 class FilamentTest : public testing::TestWithParam<std::string> {};
 

@@ -15,6 +15,7 @@ class Verifier : PrintedPart {
     for (std::size_t i = 0; i < supports_.size(); ++i) gaps(supports_[i]);
     standing();
     coverage();
+    islands();
     return std::move(verdict_);
   }
 

@@ -12,9 +12,9 @@ namespace trellis::test {
 
 // What the print was asked for. Layers are of one height, and every bridge is supported.
 struct Promise {
-  double gapAbove = 0.2, gapBelow = 0.2, gapBeside = 0.5;  // mm
-  double freeLean = 45;                                    // degrees
-  double layer = 0.2, lineWidth = 0.45;                    // mm
+  double gapAbove = 0.2, gapBelow = 0.2, gapBeside = 0.5, gapSlope = 0.2;  // mm
+  double freeLean = 45;                                                    // degrees
+  double layer = 0.2, lineWidth = 0.45;                                    // mm
   int interfaceLayers = 3;
   double interfaceSpacing = 0.45, bodySpacing = 2.2;  // mm
   double tipSpacing = 2, branchLean = 40;             // mm, degrees: of trees

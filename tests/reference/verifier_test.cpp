@@ -50,6 +50,7 @@ Choices choicesOf(const Promise& promise, Choices extra) {
   const Choices asked{{"support.gap.above", promise.gapAbove},
                       {"support.gap.below", promise.gapBelow},
                       {"support.gap.beside", promise.gapBeside},
+                      {"support.gap.slope", promise.gapSlope},
                       {"support.free_lean", promise.freeLean},
                       {"support.interface.upper.layers", promise.interfaceLayers},
                       {"support.interface.upper.spacing", promise.interfaceSpacing},
@@ -113,7 +114,7 @@ INSTANTIATE_TEST_SUITE_P(Parts, VerifierTest,
 // No gap above or below and little beside, as under an interface that dissolves; 45 % of lines above and 25 % below:
 // common practice.
 TEST(VerifierTouching, NothingOverlapsAndEverythingIsCarried) {
-  const Promise promise{.gapAbove = 0, .gapBelow = 0, .gapBeside = 0.15, .interfaceSpacing = 0.55};
+  const Promise promise{.gapAbove = 0, .gapBelow = 0, .gapBeside = 0.15, .gapSlope = 0, .interfaceSpacing = 0.55};
   for (const char* part : {"demo/latch", "demo/snail", "bunny00"}) {
     const ProjectPtr project = projectOf(
         partNamed(part),

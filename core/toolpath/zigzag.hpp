@@ -1,0 +1,14 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Lines of a fill that go on into one another along the border.
+#pragma once
+
+#include "core/geometry/polygons.hpp"
+
+namespace trellis {
+
+// Lines that end on the border of a region, in their order, as few chains as may be: from the end of one the nozzle
+// goes along the border to the next, where that is at most longest mm away with no other end between, and each end is
+// used once.
+Polygons zigzag(const Polygons& lines, const Polygons& region, double longest);
+
+}  // namespace trellis
