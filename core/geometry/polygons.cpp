@@ -248,6 +248,14 @@ std::vector<Polygons> components(const Polygons& a) {
   return result;
 }
 
+double rimOf(const Polygons& a) {
+  double sum = 0;
+  for (const Polygon& outline : a)
+    for (std::size_t i = 0; i < outline.size(); ++i)
+      sum += (toMm(outline[(i + 1) % outline.size()]) - toMm(outline[i])).norm();
+  return sum;
+}
+
 double area(const Polygons& a) {
   double sum = 0;
   for (const Polygon& outline : a) sum += Area(outline);

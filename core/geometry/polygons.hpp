@@ -64,6 +64,7 @@ Polygons simplified(const Polygons& a, double tolerance);
 std::vector<Polygons> components(const Polygons& a);
 
 double area(const Polygons& a);                    // mm²
+double rimOf(const Polygons& a);                   // mm, of all outlines
 Box2 boundsOf(const Polygons& a);                  // mm
 bool contains(const Polygons& a, const Point& p);  // borders count as inside
 

@@ -20,11 +20,7 @@ struct Floating {
 
 // Whether a line of half the width fits somewhere. What is thick for the length of its rim is not asked.
 bool isPrintable(const Polygons& piece, double lineWidth) {
-  double rim = 0;
-  for (const Polygon& outline : piece)
-    for (std::size_t i = 0; i < outline.size(); ++i)
-      rim += (toMm(outline[(i + 1) % outline.size()]) - toMm(outline[i])).norm();
-  return 2 * area(piece) > lineWidth * rim || !grow(piece, -lineWidth / 4).empty();
+  return 2 * area(piece) > lineWidth * rimOf(piece) || !grow(piece, -lineWidth / 4).empty();
 }
 
 // What lies on something that is too thin to be printed lies on nothing.

@@ -141,12 +141,16 @@ class ColumnBuilder {
     if (!divided_.graded.empty()) divided_.graded = intersect(divided_.graded, smooth);
   }
 
-  // Within an outline, one without its raggedness; but where it is hardly wide enough to stand.
+  // Within an outline, one without its raggedness; but where it has none, or is hardly wide enough to stand.
   static Polygons smoothed(const Polygons& reach) {
     Polygons smooth;
     for (const Polygons& piece : components(reach)) {
-      const bool narrow = grow(piece, -(leastColumn / 2 + smoothness)).empty();
-      const Polygons even = narrow ? piece : simplified(grow(piece, -smoothness), smoothness);
+      constexpr double evenly = 1;  // mm from corner to corner, on the average
+      std::size_t corners = 0;
+      for (const Polygon& outline : piece) corners += outline.size();
+      const bool kept =
+          rimOf(piece) > evenly * static_cast<double>(corners) || grow(piece, -(leastColumn / 2 + smoothness)).empty();
+      const Polygons even = kept ? piece : simplified(grow(piece, -smoothness), smoothness);
       smooth.insert(smooth.end(), even.begin(), even.end());
     }
     return smooth;

@@ -98,13 +98,17 @@ class Letting {
     return unite(result, site_.isHold() ? wider : intersect(wider, underPart(wider)));
   }
 
-  // Near a region, what lies under the part, and half a line around it: support for what hangs inside a part does not
-  // come out beside it.
+  // Near a region, what lies under the part, and half a line around it, or a whole one where the part is thinner than
+  // that: support for what hangs inside a part does not come out beside it.
   Polygons underPart(const Polygons& region) const {
     const double w = rules_.lineWidth;
     const Box2 box = boundsOf(region);
-    return grow(intersect(obstacles_.sections[carried_], rectangle({box.min().array() - w, box.max().array() + w})),
-                w / 2);
+    const Polygons near =
+        intersect(obstacles_.sections[carried_], rectangle({box.min().array() - w, box.max().array() + w}));
+    Polygons under = grow(near, w / 2);
+    for (const Polygons& piece : components(near))
+      if (grow(piece, -w / 2).empty()) under = unite(under, grow(piece, w));
+    return under;
   }
 
   // What opening takes is thin, or a corner: corners lie near to what it leaves.
@@ -154,11 +158,7 @@ class Letting {
   // A hold keeps its thickness beside a wall that flares downward: it moves out as far as it would be eaten away,
   // and the layer above stands on it by all but that.
   Polygons besideFlare(const Polygons& reach, double loss, const DescentStep& step) {
-    double rim = 0;
-    for (const Polygon& outline : reach)
-      for (std::size_t i = 0; i < outline.size(); ++i)
-        rim += (toMm(outline[(i + 1) % outline.size()]) - toMm(outline[i])).norm();
-    const double out = std::min({2 * loss / rim, step.top - step.bottom, rules_.lineWidth / 2});
+    const double out = std::min({2 * loss / rimOf(reach), step.top - step.bottom, rules_.lineWidth / 2});
     return withoutCrumbs(simplified(clearance_.clearOfPart(grow(reach, out), step.bottom, step.top), smoothing),
                          speck());
   }

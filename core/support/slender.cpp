@@ -30,6 +30,12 @@ double steadyRadius(double height) {
   return std::max(height * leastSteadiness, std::min(leastColumn, reachable)) / 2;
 }
 
+// What a column is widened to: a wide one loses a little when it is smoothed.
+double targetRadius(double height) {
+  const double steady = steadyRadius(height);
+  return steady > leastColumn / 2 + smoothness ? steady + smoothness : steady;
+}
+
 }  // namespace
 
 bool mayBeSlender(const std::vector<DescentStep>& steps) {
@@ -89,7 +95,7 @@ Polygons SlenderColumns::widened(const Polygons& reach, double bottom, double to
     double radius = 0;
     for (const Column& column : *columns)
       if (top < column.high - interface_ && meet(piece, column.area, 0))
-        radius = std::max(radius, steadyRadius(column.height()) + smoothness);
+        radius = std::max(radius, targetRadius(column.height()));
     const bool widens = radius > 0 && isThinner(piece, radius);
     const Polygons grown = widens ? grow(piece, most) : piece;
     wide.insert(wide.end(), grown.begin(), grown.end());

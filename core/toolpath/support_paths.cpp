@@ -86,11 +86,11 @@ Polygons linesBeside(const Polygons& lines, const Polygons& area, double angle, 
   return linesThroughMissed(bare, {}, angle);
 }
 
-// Without walls a body stands as a folded ribbon: where its folds are deep enough and several. What is narrower, or as
-// small as two folds square, has a wall.
-bool standsWithoutWalls(const Polygons& piece, double pitch) {
-  constexpr double deep = 1.2;  // pitches
-  return area(piece) > 4 * pitch * pitch && !grow(piece, -deep / 2 * pitch).empty();
+// Without walls a body stands as a folded ribbon: where its folds are deep enough, and three at least.
+bool standsWithoutWalls(const Polygons& piece, const Fill& fill, double width) {
+  constexpr std::size_t folds = 3;
+  const double pitch = width + fill.spacing, deep = 1.2 * pitch;
+  return !grow(piece, -deep / 2).empty() && fillLines(grow(piece, -width / 2), fill.angle, pitch, deep).size() >= folds;
 }
 
 std::vector<Path> concentric(Polygons room, const Fill& fill, double width, double pitch) {
@@ -138,7 +138,7 @@ Stages regionPaths(const PieceRegion& region, int crossing, const SupportPathRul
   broad.area.clear();
   narrow.area.clear();
   for (const Polygons& piece : components(region.area)) {
-    Polygons& into = (standsWithoutWalls(piece, rules.lineWidth + fill.spacing) ? broad : narrow).area;
+    Polygons& into = (standsWithoutWalls(piece, fill, rules.lineWidth) ? broad : narrow).area;
     into.insert(into.end(), piece.begin(), piece.end());
   }
   Stages stages = broad.area.empty() ? Stages{} : filledRegion(broad, fill, crossing, rules.lineWidth);

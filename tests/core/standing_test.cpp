@@ -79,7 +79,7 @@ TEST(Raft, OfNoLayersIsNone) {
 TEST(LocalSettings, OfNeighboursNeitherCollideNorLeaveASlit) {
   const MeshPtr ledges =
       together({box({0, 0, 0}, {40, 4, 20}), box({0, 4, 12}, {20, 20, 16}), box({20, 4, 12.4}, {40, 20, 16})});
-  ProjectPtr project = projectOf(ledges);
+  ProjectPtr project = projectOf(ledges, {{"support.gap.slope", 0}});  // what the higher one keeps from the lower ledge
   project = performed(
       *project,
       DecideSite{0, {60, 60, 12}, std::nullopt, Overrides{{"support.body.spacing", 0.6}, {"support.gap.above", 0.3}}});

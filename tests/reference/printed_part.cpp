@@ -69,7 +69,7 @@ void PrintedPart::gaps(const Bead& bead) {
                 bead.feature, {p.x(), p.y(), top});
       if (beside && nearWall(p, l, bead.width / 2 + promise_.gapBeside - sideways, mayHang_))
         fault("gap beside", bead.feature, {p.x(), p.y(), top});
-      if (beside && nearWall(p, l, bead.width / 2 + promise_.gapSlope - sideways, nothing_))
+      if (beside && promise_.gapSlope > 0 && nearWall(p, l, bead.width / 2 + promise_.gapSlope - sideways, nothing_))
         fault("gap to a slope", bead.feature, {p.x(), p.y(), top});
     });
   }

@@ -118,11 +118,15 @@ class TreeVerifier : PrintedPart {
     }
   }
 
-  // Whether the part is so near that a branch has no room, here or within the two millimetres above: it thickens again
-  // by and by.
+  // Whether the part is so near that a branch has no room, here or so near above and below that it cannot have
+  // thickened since, by a quarter of a millimetre for each of height, or would be thicker than what it stands on.
   bool isTight(const Path& outline, const Layer& here, double least) const {
-    const auto first = static_cast<std::size_t>(std::max(0.0, here.bottom / promise_.layer));
-    for (std::size_t l = first; l < std::min(sections_.size(), first + 10); ++l)
+    const double missing = std::max(0.0, least - 0.9), above = here.top + 2 + 4 * missing,
+                 below = here.bottom - 2 - 7 * missing;
+    const auto layerAt = [&](double z) {
+      return std::min(sections_.size(), static_cast<std::size_t>(std::max(0.0, z / promise_.layer)));
+    };
+    for (std::size_t l = layerAt(below); l < layerAt(above); ++l)
       for (const auto& corner : outline)
         if (sections_[l].comesNear(mm(corner), promise_.gapBeside + least + 0.5)) return true;
     return false;
