@@ -98,19 +98,25 @@ class TreeVerifier : PrintedPart {
 
   // From the top down: a branch is as thick as a twelfth of what stands on it is high, and 1.2 mm over more than ten,
   // wherever it has room. Outlines are read in steps, so a tenth is let pass.
+  struct Standing {
+    Path outline;
+    Box2 box;
+    double high;  // mm, of all that stands on it
+  };
   void thickness() {
-    std::map<long, std::vector<std::pair<Path, double>>> byBottom;  // outlines and how high they reach
+    std::map<long, std::vector<Standing>> byBottom;
     for (auto layer = layers_.rbegin(); layer != layers_.rend(); ++layer) {
       const Layer& here = layer->second;
       for (const Path& outline : here.all) {
+        const Box2 box = boxOf(outline);
         double high = here.top;
         for (const long off : {0, -1, 1})
           if (const auto above = byBottom.find(std::lround(here.top * 1000) + off); above != byBottom.end())
-            for (const auto& [other, reaches] : above->second)
-              if (reaches > high && boxOf(other).intersects(boxOf(outline)) &&
-                  !combined(ClipperLib::ctIntersection, {outline}, {other}).empty())
-                high = reaches;
-        byBottom[std::lround(here.bottom * 1000)].emplace_back(outline, high);
+            for (const Standing& other : above->second)
+              if (other.high > high && other.box.intersects(box) &&
+                  !combined(ClipperLib::ctIntersection, {outline}, {other.outline}).empty())
+                high = other.high;
+        byBottom[std::lround(here.bottom * 1000)].push_back({outline, box, high});
         const double length = high - here.top, least = 0.9 * std::max(length / 12, length > 10 ? 1.2 : 0.0);
         if (least > 0 && offset({outline}, -least / 2).empty() && !isTight(outline, here, least))
           fault("branch too thin", here.feature, {mm(outline.front()).x(), mm(outline.front()).y(), here.top});

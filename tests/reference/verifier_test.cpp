@@ -72,13 +72,13 @@ Verdict judged(const std::string& gcode, const ProjectPtr& project, const Promis
 }
 
 // What is wrong with a print. Of gaps nothing may be, but at one place, seen from the two layers beside it, where a
-// line ends sharply; beside what is too thin to be printed, support may stand nearer. Of lines one in three hundred,
+// line ends sharply; beside what is too thin to be printed, support may stand nearer. Of lines one in a hundred,
 // and five more, may stand on too little: where a thin interface runs almost along the gaps of a body without walls.
 // leastCovered is the share of demand that the interface lies under.
 std::vector<std::string> complaints(const Verdict& verdict, double leastCovered) {
   std::vector<std::string> all;
   for (const auto& [what, count] : verdict.faults) {
-    const std::size_t allowed = what == "standing on nothing" ? verdict.lines / 300 + 5 : what == "gap beside" ? 20 : 2;
+    const std::size_t allowed = what == "standing on nothing" ? verdict.lines / 100 + 5 : what == "gap beside" ? 20 : 2;
     if (static_cast<std::size_t>(count) > allowed) all.push_back(what);
   }
   const double few =
