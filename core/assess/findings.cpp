@@ -28,7 +28,7 @@ void markAccepted(const Project& project, Finding& finding) {
 
 // What many parts have alike is one finding, with all its places.
 void joinAlike(Findings& found) {
-  constexpr std::size_t many = 4;  // parts
+  constexpr std::size_t many = 2;  // parts
   std::map<std::string, std::vector<std::size_t>> alike;
   for (std::size_t i = 0; i < found.size(); ++i)
     if (!found[i].accepted && found[i].part >= 0) alike[found[i].code].push_back(i);

@@ -96,13 +96,13 @@ class TreeVerifier : PrintedPart {
     }
   }
 
-  // From the top down: a branch is as thick as a twelfth of what stands on it is high, and 1.2 mm over more than ten,
-  // wherever it has room. Outlines are read in steps, so a tenth is let pass.
   struct Standing {
     Path outline;
     Box2 box;
     double high;  // mm, of all that stands on it
   };
+  // From the top down: a branch is as thick as a twelfth of what stands on it is high, and 1.2 mm over more than ten,
+  // wherever it has room. Outlines are read in steps, so a tenth is let pass.
   void thickness() {
     std::map<long, std::vector<Standing>> byBottom;
     for (auto layer = layers_.rbegin(); layer != layers_.rend(); ++layer) {

@@ -83,7 +83,8 @@ std::set<std::string> foundIn(const Choices& choices, const std::string& feature
       verifyTree(gcode, *transformed(*part.mesh, transformOf(part.placement, *part.mesh)), Promise());
   std::set<std::string> found;
   for (const auto& [what, count] : verdict.faults)
-    if (static_cast<std::size_t>(count) > 3 + verdict.lines / 1500) found.insert(what);
+    if (static_cast<std::size_t>(count) > 3 + (what == "branch too thin" ? verdict.lines / 1500 : 0))
+      found.insert(what);
   return found;
 }
 
