@@ -13,6 +13,7 @@ namespace trellis {
 
 namespace {
 
+constexpr double seam = 0.02;      // mm over which neighbours count as one
 constexpr double longestJoin = 3;  // pitches along the border from one line of a zigzag to the next
 
 // How one use of a region is filled.
@@ -58,7 +59,6 @@ std::vector<Path> within(const Polygons& region, const std::vector<Path>& paths)
 // Walls run along the outline of a piece, not between its own uses: there they would stand on nothing, and hold
 // nothing.
 Walls wallsAround(const PieceRegion& region, const Fill& fill, double width) {
-  constexpr double seam = 0.02;  // mm
   if (region.beside.empty() || fill.walls == 0)
     return loopsOf(region.area, {fill.walls, width, 0, fill.feature, fill.feature});
   Walls walls =
@@ -120,7 +120,8 @@ Stages filledRegion(const PieceRegion& region, const Fill& fill, int crossing, d
   if (region.kind == RegionKind::interfaceUpper || region.kind == RegionKind::interfaceLower)
     for (Polygon& line : linesBeside(lines, region.area, angle, w, pitch))
       paths.push_back({fill.feature, std::min(w, pitch / 2), false, std::move(line)});
-  if (fill.pattern == Pattern::zigzag) lines = zigzag(lines, room, longestJoin * pitch);
+  if (fill.pattern == Pattern::zigzag)
+    lines = zigzag(lines, room, longestJoin * pitch, region.beside.empty() ? Polygons{} : grow(region.beside, w));
   for (Polygon& line : lines) paths.push_back({fill.feature, w, false, std::move(line)});
   return stages;
 }
@@ -137,9 +138,13 @@ Stages regionPaths(const PieceRegion& region, int crossing, const SupportPathRul
   PieceRegion broad = region, narrow = region;
   broad.area.clear();
   narrow.area.clear();
-  for (const Polygons& piece : components(region.area)) {
+  // What a decision cut, or is of another kind, counts as if it stood there: a cut is not to cost a wall.
+  Polygons whole = region.area;
+  if (!region.beside.empty()) whole = unite(whole, grow(region.beside, seam));
+  for (const Polygons& piece : components(whole)) {
     Polygons& into = (standsWithoutWalls(piece, fill, rules.lineWidth) ? broad : narrow).area;
-    into.insert(into.end(), piece.begin(), piece.end());
+    const Polygons own = region.beside.empty() ? piece : intersect(piece, region.area);
+    into.insert(into.end(), own.begin(), own.end());
   }
   Stages stages = broad.area.empty() ? Stages{} : filledRegion(broad, fill, crossing, rules.lineWidth);
   if (narrow.area.empty()) return stages;

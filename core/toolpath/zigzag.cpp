@@ -22,7 +22,8 @@ struct Join {
 
 class Joiner {
  public:
-  Joiner(const Polygons& lines, const Polygons& region, double longest) : lines_(lines), longest_(longest) {
+  Joiner(const Polygons& lines, const Polygons& region, double longest, const Polygons& open)
+      : lines_(lines), longest_(longest), open_(open) {
     for (const Polygon& outline : region) outlines_.push_back({Feature::supportBody, 0, true, outline});
   }
 
@@ -54,10 +55,19 @@ class Joiner {
         const auto& [at, end] = places[o][k];
         auto [nextAt, next] = places[o][(k + 1) % places[o].size()];
         if (k + 1 == places[o].size()) nextAt += whole;
-        if (end / 2 != next / 2 && nextAt - at <= longest_) all.push_back({end, next, o, {at, nextAt}});
+        if (end / 2 != next / 2 && nextAt - at <= longest_ && !isOpen(o, (at + nextAt) / 2))
+          all.push_back({end, next, o, {at, nextAt}});
       }
     }
     return all;
+  }
+
+  // Whether a place on an outline is to stay open.
+  bool isOpen(std::size_t outline, double at) const {
+    if (open_.empty()) return false;
+    const double whole = lengthOf(outlines_[outline]), here = at < whole ? at : at - whole;
+    const Polygon way = pieceOf(outlines_[outline], {here, here + 0.01});
+    return !way.empty() && contains(open_, way.front());
   }
 
   // Where on which outline a point lies.
@@ -120,14 +130,15 @@ class Joiner {
 
   const Polygons& lines_;
   double longest_;
+  const Polygons& open_;
   std::vector<Path> outlines_;
   std::map<End, Join> joins_;  // by both ends
 };
 
 }  // namespace
 
-Polygons zigzag(const Polygons& lines, const Polygons& region, double longest) {
-  return Joiner(lines, region, longest).chains();
+Polygons zigzag(const Polygons& lines, const Polygons& region, double longest, const Polygons& open) {
+  return Joiner(lines, region, longest, open).chains();
 }
 
 }  // namespace trellis
