@@ -22,10 +22,8 @@ std::vector<Shares> sharesOf(const Build& build) {
   for (const auto& layer : build.print.layers)
     for (const Run& run : layer->runs) {
       if (run.owner.kind != Owner::part) continue;
-      double length = 0;
-      for (std::size_t i = 1; i < run.points.size(); ++i)
-        length += (toMm(run.points[i]) - toMm(run.points[i - 1])).norm();
-      const double volume = length * beadArea(run.width, run.height > 0 ? run.height : layer->top - layer->bottom);
+      const double volume =
+          lengthOf(run.points) * beadArea(run.width, run.height > 0 ? run.height : layer->top - layer->bottom);
       shares[run.owner.index].part += volume;
       all += volume;
     }

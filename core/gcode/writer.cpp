@@ -49,7 +49,7 @@ class LayerWriter {
         filament_(pi * rules.filamentDiameter * rules.filamentDiameter / 4) {
     put("; @layer index={} z={:.4f} height={:.4f} kind={}\n", index, layer.top + lift, layer.top - layer.bottom,
         layer.supportOnly ? "support" : "part");
-    fans_ = fansOf(layer.runs);
+    if (!isFirst_) fans_ = fansOf(layer.runs);
   }
 
   // before: the last run of the layers below, or null.
@@ -95,23 +95,23 @@ class LayerWriter {
     int before = 0, after = 0;
     const Run* turns = nullptr;
   };
+  // 0–255.
+  int askedBy(const Run& run) const {
+    return static_cast<int>(std::lround(rules_.motion.fan[static_cast<std::size_t>(run.feature)] * 255));
+  }
   Fans fansOf(const std::vector<Run>& runs) const {
     const std::size_t count = runs.size();
     std::vector<int> fromHere(count + 1, 0);
     std::vector<double> length(count + 1, 0);  // mm, from here on
     for (std::size_t i = count; i-- > 0;) {
-      const double share = rules_.motion.fan[static_cast<std::size_t>(runs[i].feature)];
-      fromHere[i] = std::max(fromHere[i + 1], static_cast<int>(std::lround(share * 255)));
-      length[i] = length[i + 1];
-      for (std::size_t k = 1; k < runs[i].points.size(); ++k)
-        length[i] += (toMm(runs[i].points[k]) - toMm(runs[i].points[k - 1])).norm();
+      fromHere[i] = std::max(fromHere[i + 1], askedBy(runs[i]));
+      length[i] = length[i + 1] + lengthOf(runs[i].points);
     }
     Fans best{0, fromHere[0], runs.data()};
     double least = fromHere[0] * length[0];
     int upToHere = 0;
     for (std::size_t i = 1; i < count; ++i) {
-      const double share = rules_.motion.fan[static_cast<std::size_t>(runs[i - 1].feature)];
-      upToHere = std::max(upToHere, static_cast<int>(std::lround(share * 255)));
+      upToHere = std::max(upToHere, askedBy(runs[i - 1]));
       const double blown = upToHere * (length[0] - length[i]) + fromHere[i] * length[i];
       if (blown >= least) continue;
       least = blown;
@@ -136,7 +136,7 @@ class LayerWriter {
       feature_ = run.feature;
       width_ = run.width;
     }
-    const int fan = isFirst_ ? 0 : &run < fans_.turns ? fans_.before : fans_.after;
+    const int fan = &run < fans_.turns ? fans_.before : fans_.after;
     if (fan != fan_) put("M106 S{}\n", fan);
     fan_ = fan;
   }

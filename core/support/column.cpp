@@ -136,6 +136,7 @@ class ColumnBuilder {
     }
     if (uses_.hasGraded) divided_.graded = taken(divided_.body, uses_.deeper);
     if (isTree_ || site_.isHold() || rules_.outline == Outline::squared || !site_.minimumFootprint.empty()) return;
+    if (divided_.body.empty() && divided_.graded.empty()) return;
     const Polygons smooth = smoothed(reach);
     divided_.body = intersect(divided_.body, smooth);
     if (!divided_.graded.empty()) divided_.graded = intersect(divided_.graded, smooth);

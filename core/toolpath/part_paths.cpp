@@ -158,7 +158,7 @@ class IslandFiller {
   Polygons edgesOf(const Polygons& covers, const Polygons& inside) const {
     const double w = rules_.lineWidth;
     Polygons rims = joined(linesInside(asLines(simplified(covers, smoothing)), grow(inside, -w * (fillInset + 0.05))));
-    std::erase_if(rims, [&](const Polygon& line) { return lengthOf({Feature::cover, w, false, line}) < w; });
+    std::erase_if(rims, [&](const Polygon& line) { return lengthOf(line) < w; });
     return rims;
   }
 

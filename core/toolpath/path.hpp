@@ -34,6 +34,7 @@ struct PathGroup {
 // ends. For w < h, where no such shape exists, the ellipse of both, πwh/4.
 inline double beadArea(double w, double h) { return w >= h ? (w - h) * h + pi * h * h / 4 : pi * w * h / 4; }
 
-double lengthOf(const Path& path);  // mm, closing stretch included
+double lengthOf(const Polygon& line);  // mm, of an open line
+double lengthOf(const Path& path);     // mm, closing stretch included
 
 }  // namespace trellis

@@ -34,23 +34,24 @@ Polygon between(const Polygon& line, double from, double to) {
 
 }  // namespace
 
-Stretch stretchOn(const Path& path, const Point& a, const Point& b) {
+PlaceOn placeOn(const Path& path, const Vec2& point) {
   const Polygon line = pointsOf(path);
-  const Vec2 middle = (toMm(a) + toMm(b)) / 2;
-  const double half = (toMm(b) - toMm(a)).norm() / 2;
-  double at = 0, place = 0, least = 1e300;
+  PlaceOn best{0, 1e300};
+  double at = 0;
   for (std::size_t i = 1; i < line.size(); ++i) {
     const Vec2 from = toMm(line[i - 1]), way = toMm(line[i]) - from;
     const double length = way.norm(),
-                 along = length > 0 ? std::clamp((middle - from).dot(way) / length, 0.0, length) : 0;
-    const double off = length > 0 ? (from + way * (along / length) - middle).norm() : (from - middle).norm();
-    if (off < least) {
-      least = off;
-      place = at + along;
-    }
+                 along = length > 0 ? std::clamp((point - from).dot(way) / length, 0.0, length) : 0;
+    const double off = length > 0 ? (from + way * (along / length) - point).norm() : (from - point).norm();
+    if (off < best.off) best = {at + along, off};
     at += length;
   }
-  return {std::max(0.0, place - half), std::min(at, place + half)};
+  return best;
+}
+
+Stretch stretchOn(const Path& path, const Point& a, const Point& b) {
+  const double half = (toMm(b) - toMm(a)).norm() / 2, place = placeOn(path, (toMm(a) + toMm(b)) / 2).at;
+  return {std::max(0.0, place - half), std::min(lengthOf(path), place + half)};
 }
 
 Polygon pieceOf(const Path& path, const Stretch& stretch) {

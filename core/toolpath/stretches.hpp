@@ -11,6 +11,12 @@ struct Stretch {
   double from = 0, to = 0;
 };
 
+// The place on a path nearest to a point, in mm from its first point along it, and how far off that is, mm.
+struct PlaceOn {
+  double at = 0, off = 0;
+};
+PlaceOn placeOn(const Path& path, const Vec2& point);
+
 // Where a short line that lies on one of the path's edges is, to a hundredth of a millimetre.
 Stretch stretchOn(const Path& path, const Point& a, const Point& b);
 

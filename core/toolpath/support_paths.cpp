@@ -135,9 +135,7 @@ int crossingOf(double top, const SupportPathRules& rules) {
 Stages regionPaths(const PieceRegion& region, int crossing, const SupportPathRules& rules) {
   Fill fill = fillOf(region.kind, rules);
   if (fill.walls > 0) return filledRegion(region, fill, crossing, rules.lineWidth);
-  PieceRegion broad = region, narrow = region;
-  broad.area.clear();
-  narrow.area.clear();
+  PieceRegion broad{region.piece, region.kind, region.rules, {}, region.key, region.beside}, narrow = broad;
   // What a decision cut, or is of another kind, counts as if it stood there: a cut is not to cost a wall.
   Polygons whole = region.area;
   if (!region.beside.empty()) whole = unite(whole, grow(region.beside, seam));

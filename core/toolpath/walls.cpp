@@ -143,7 +143,7 @@ std::vector<Path> solidLines(const Polygons& region, double angle, double ends, 
   for (const Polygons& piece : components(narrow.empty() ? region : subtract(region, narrow))) {
     const Polygons fill = evenLines(piece, grow(piece, -ends), angle, strip);
     double length = 0;
-    for (const Polygon& line : fill) length += lengthOf({like.feature, 0, false, line});
+    for (const Polygon& line : fill) length += lengthOf(line);
     if (length <= 0) continue;
     const double even = std::clamp(area(piece) / length, strip / 1.5, strip * 1.5);
     for (const Polygon& line : fill) lines.push_back({like.feature, lineToFill(even, like.height), false, line});
@@ -158,7 +158,7 @@ std::vector<Path> singleLines(const Polygons& region, const Path& like) {
   for (const Polygons& piece : components(opened(region, like.width / 5))) {
     double volume = 0;  // over height
     const std::vector<CentreLine> middle = centreLines(piece, {narrowest, 1.1 * singleUpTo, steepest});
-    for (const CentreLine& line : middle) volume += lengthOf({like.feature, 0, false, line.points}) * line.width;
+    for (const CentreLine& line : middle) volume += lengthOf(line.points) * line.width;
     if (volume <= 0) continue;
     const double share = std::clamp(area(piece) / volume, 0.9, 1.1);  // lines end before the piece, and fork in it
     for (const CentreLine& line : middle)

@@ -6,6 +6,7 @@
 
 #include <algorithm>
 #include <map>
+#include <tuple>
 
 namespace trellis {
 
@@ -75,21 +76,11 @@ class Joiner {
     constexpr double on = 0.03;  // mm
     std::pair<std::size_t, double> place{outlines_.size(), 0};
     double least = on;
-    const Vec2 p = toMm(point);
-    for (std::size_t o = 0; o < outlines_.size(); ++o) {
-      const Polygon& outline = outlines_[o].points;
-      double at = 0;
-      for (std::size_t i = 0; i < outline.size(); ++i) {
-        const Vec2 a = toMm(outline[i]), way = toMm(outline[(i + 1) % outline.size()]) - a;
-        const double length = way.norm(), along = length > 0 ? std::clamp((p - a).dot(way) / length, 0.0, length) : 0;
-        const double off = length > 0 ? (a + way * (along / length) - p).norm() : (a - p).norm();
-        if (off < least) {
-          least = off;
-          place = {o, at + along};
-        }
-        at += length;
+    for (std::size_t o = 0; o < outlines_.size(); ++o)
+      if (const PlaceOn found = placeOn(outlines_[o], toMm(point)); found.off < least) {
+        least = found.off;
+        place = {o, found.at};
       }
-    }
     return place;
   }
 

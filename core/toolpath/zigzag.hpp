@@ -8,8 +8,7 @@ namespace trellis {
 
 // Lines that end on the border of a region, in their order, as few chains as may be: from the end of one the nozzle
 // goes along the border to the next, where that is at most longest mm away with no other end between, and each end is
-// used once.
-// None goes along what is to stay open: a cut would cost more than it saves.
+// used once. None goes along what is to stay open: a cut would cost more than it saves.
 Polygons zigzag(const Polygons& lines, const Polygons& region, double longest, const Polygons& open = {});
 
 }  // namespace trellis

@@ -12,8 +12,6 @@
 namespace trellis::test {
 namespace {
 
-using Choices = std::vector<std::pair<std::string, nlohmann::json>>;
-
 std::size_t loopsIn(const Stages& stages) {
   std::size_t loops = 0;
   for (const auto& stage : stages)

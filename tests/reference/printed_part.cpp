@@ -93,21 +93,21 @@ void PrintedPart::islands() {
       };
       if (!std::all_of(places.begin(), places.end(), isFree)) continue;
       const auto carried =
-          std::count_if(places.begin(), places.end(), [&](const Vec2& p) { return liesOver(p, under); });
+          std::count_if(places.begin(), places.end(), [&](const Vec2& p) { return hasLine(p, under, 0); });
       if (3 * static_cast<std::size_t>(carried) < places.size())
         fault("island left bare", "part", {places.front().x(), places.front().y(), bottomOf(i)});
     }
   }
 }
 
-bool PrintedPart::liesOver(const Vec2& p, double under) const {
+bool PrintedPart::hasLine(const Vec2& p, double top, double slack) const {
+  const double reach = (promise_.lineWidth + promise_.interfaceSpacing) / 2 + slack;
   bool found = false;
-  for (auto tops = tops_.lower_bound(std::lround((under - exact) * 1000));
-       tops != tops_.end() && static_cast<double>(tops->first) / 1000 <= under + exact; ++tops)
-    tops->second.near(p, promise_.lineWidth, [&](const Bead* bead) {
-      const double off = (nearestOn({bead->x0, bead->y0}, {bead->x1, bead->y1}, p) - p).norm();
-      found = found || off < bead->width / 2 + promise_.interfaceSpacing / 2;
-    });
+  for (long micron = std::lround((top - exact) * 1000); micron <= std::lround((top + exact) * 1000) && !found; ++micron)
+    if (const auto layer = tops_.find(micron); layer != tops_.end())
+      layer->second.near(p, reach, [&](const Bead* b) {
+        found = found || (nearestOn({b->x0, b->y0}, {b->x1, b->y1}, p) - p).norm() <= reach;
+      });
   return found;
 }
 

@@ -35,6 +35,9 @@ class PrintedPart {
   // No part nearer than the gaps above and below over any place of a bead, nor nearer beside it.
   void gaps(const Bead& bead);
 
+  // Whether a line of support with so high a top is as near as interface lines are to what they carry, and a slack, mm.
+  bool hasLine(const Vec2& p, double top, double slack) const;
+
   // Everything that begins on nothing, and can be printed and carried, has support under a third of it at least.
   void islands();
 
@@ -73,8 +76,6 @@ class PrintedPart {
 
  private:
   bool isPart(const Bead& bead) const;
-  // Whether a place has a line of support whose top is so high right under it, or as near as interfaces are spaced.
-  bool liesOver(const Vec2& p, double under) const;
 };
 
 }  // namespace trellis::test

@@ -94,7 +94,7 @@ class Verifier : PrintedPart {
           const double top = under - static_cast<double>(k) * promise_.layer;
           if (top - floor < 1.5 * promise_.layer) break;  // at a column's foot heights differ
           ++demanded[k];
-          covered[k] += hasLine(p, top);
+          covered[k] += hasLine(p, top, rounding);
         }
       });
     verdict_.demanded = demanded.front();
@@ -117,18 +117,6 @@ class Verifier : PrintedPart {
       if (passes && nearWall(p, l, promise_.gapBeside + rounding, demand_)) return -1;
     }
     return 0;
-  }
-
-  bool hasLine(const Vec2& p, double top) const {
-    const double reach = (promise_.lineWidth + promise_.interfaceSpacing) / 2 + rounding;
-    bool found = false;
-    for (long micron = std::lround((top - exact) * 1000); micron <= std::lround((top + exact) * 1000) && !found;
-         ++micron)
-      if (const auto layer = tops_.find(micron); layer != tops_.end())
-        layer->second.near(p, reach, [&](const Bead* b) {
-          found = found || (nearestOn({b->x0, b->y0}, {b->x1, b->y1}, p) - p).norm() <= reach;
-        });
-    return found;
   }
 };
 
