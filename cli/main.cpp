@@ -7,6 +7,7 @@
 #include "core/document/bounds.hpp"
 #include "core/document/operations.hpp"
 #include "core/document/project_file.hpp"
+#include "core/document/set_library.hpp"
 #include "core/mesh/health.hpp"
 #include "core/mesh/inspect.hpp"
 #include "core/mesh/stl.hpp"
@@ -52,6 +53,7 @@ class Bar {
 struct Options {
   std::string file, out, settings, ops, gcode, project, report, svg, journal;
   std::vector<std::string> sets;
+  std::string machine, filament, print;  // names of sets
   double layerHeight = 0;
   TrialRules trial;
   bool json = false, remedies = false;
@@ -80,16 +82,30 @@ void applySettings(Settings& settings, const Options& options) {
   if (options.layerHeight > 0) settings.set("layer.height", SettingValue(options.layerHeight));
 }
 
+// The sets that were named, as the maker keeps them.
+std::vector<KeptSet> chosenSets(const Options& options) {
+  std::vector<KeptSet> chosen;
+  const SetLibrary library;
+  for (const auto& [kind, name] :
+       {std::pair(SetKind::machine, options.machine), std::pair(SetKind::filament, options.filament),
+        std::pair(SetKind::print, options.print)})
+    if (!name.empty()) chosen.push_back(library.named(kind, name));
+  return chosen;
+}
+
 // The file as a project with the settings and operations of the command line.
 ProjectPtr loaded(Store& store, const Options& options, const Progress& progress) {
-  Settings asked;
-  applySettings(asked, options);  // first, so that a wrong key is said before a long read
+  Project asked;  // first, so that a wrong key is said before a long read
+  const std::vector<KeptSet> sets = chosenSets(options);
+  for (const KeptSet& set : sets) asked = *performed(asked, ChooseSet{set});
+  applySettings(asked.settings, options);
   const OpenedProject opened = openFile(options.file, asked, progress);
   if (opened.fromNewerVersion)
     throw Error(
         options.file +
         " was saved by a newer Meek Trellis, and building it here could lose decisions. Install the newer version.");
   auto project = std::make_shared<Project>(*opened.project);
+  for (const KeptSet& set : sets) *project = *performed(*project, ChooseSet{set});
   applySettings(project->settings, options);
   checkBounds(*project);
   if (!options.ops.empty()) try {
@@ -292,8 +308,25 @@ void runSettings(const Options& options) {
   if (options.json) std::cout << Json{{"settings", rows}}.dump(2) << "\n";
 }
 
+void runSets(const Options& options) {
+  const SetLibrary library;
+  Json sets = Json::array();
+  for (const SetKind kind : setKinds)
+    for (const KeptSet& set : library.all(kind)) {
+      sets.push_back(toJson(set));
+      sets.back()["kept"] = library.isKept(kind, set.name);
+      if (!options.json)
+        fmt::print("{:<9} {:<24} {}\n", nameOf(kind), set.name, library.isKept(kind, set.name) ? "yours" : "");
+    }
+  for (const std::string& damaged : library.damaged()) fmt::print(stderr, "{}\n", damaged);
+  if (options.json) std::cout << Json{{"sets", sets}}.dump(2) << "\n";
+}
+
 void addProjectOptions(CLI::App* command, Options& options) {
   command->add_option("FILE", options.file, "a mesh (STL, OBJ, PLY, OFF, 3MF, AMF) or a project")->required();
+  command->add_option("--machine", options.machine, "a kept machine, by name");
+  command->add_option("--filament", options.filament, "a kept filament, by name");
+  command->add_option("--print", options.print, "a kept print, by name");
   command->add_option("--settings", options.settings, "a JSON object of setting keys and values");
   command->add_option("--set", options.sets, "key=value, may be given several times")->allow_extra_args(false);
   command->add_option("--ops", options.ops, "a JSON list of operations, applied in order");
@@ -349,6 +382,8 @@ int main(int argc, char** argv) {
   convert->add_option("OUT", options.out, "where to write, .stl or .3mf")->required();
   CLI::App* settings = app.add_subcommand("settings", "every setting: key, unit, range, default, help");
   settings->add_flag("--json", options.json, "JSON on standard output");
+  CLI::App* sets = app.add_subcommand("sets", "every machine, filament and print: those that ship and your own");
+  sets->add_flag("--json", options.json, "JSON on standard output");
   try {
     app.parse(argc, argv);
   } catch (const CLI::ParseError& error) {
@@ -362,6 +397,7 @@ int main(int argc, char** argv) {
     if (*trial) runTrial(options);
     if (*convert) runConvert(options);
     if (*settings) runSettings(options);
+    if (*sets) runSets(options);
     if (*recoverList) listJournals(options.json);
     if (*recoverOpen) openJournal(options.journal, options.project);
     return 0;

@@ -51,6 +51,12 @@ double lengthOf(const Run& run) {
   return length;
 }
 
+// mm/s or mm³/s, as the look asks.
+double measureOf(const Run& run, const PrintLayer& layer, const LayerLook& look) {
+  const double section = beadArea(run.width, run.height > 0 ? run.height : layer.top - layer.bottom);
+  return look.flows ? run.speed * section : run.speed;
+}
+
 }  // namespace
 
 bool LayerLook::draws(Feature feature) const {
@@ -83,16 +89,20 @@ bool LayerLook::draws(const Said& said) const {
 }
 
 std::vector<LineVertex> layerRibbons(const PrintLayer& layer, const LayerLook& look,
-                                     const std::function<bool(const Owner&)>& ofOwner, double share) {
+                                     const std::function<bool(const Owner&)>& ofOwner, double drawnShare) {
   std::vector<LineVertex> out;
   double left = 1e300;
-  if (share < 1) {
+  if (drawnShare < 1) {
     left = 0;
-    for (const Run& run : layer.runs) left += lengthOf(run) * share;
+    for (const Run& run : layer.runs) left += lengthOf(run) * drawnShare;
   }
+  const bool measures = look.speeds || look.flows;
+  const Spread spread = measuredIn(layer, look);
   for (const Run& run : layer.runs) {
     const bool drawn = look.draws(run.feature) && ofOwner(run.owner);
-    const QColor tint = colourOf(run.feature);
+    const double share =
+        measures ? (measureOf(run, layer, look) - spread.least) / std::max(1e-9, spread.most - spread.least) : 0;
+    const QColor tint = measures ? colourOf(share) : colourOf(run.feature);
     for (std::size_t i = 1; i < run.points.size(); ++i) {
       const Vec3 a = placed(run.points[i - 1], layer.top);
       Vec3 b = placed(run.points[i], layer.top);
@@ -140,11 +150,53 @@ StackedRibbons bearingRibbons(const TrialPrint& trial, double lowered, const Lay
   return out;
 }
 
+Spread measuredIn(const PrintLayer& layer, const LayerLook& look) {
+  Spread spread{1e300, 0};
+  for (const Run& run : layer.runs) {
+    const double value = measureOf(run, layer, look);
+    spread = {std::min(spread.least, value), std::max(spread.most, value)};
+  }
+  return layer.runs.empty() ? Spread{} : spread;
+}
+
+QColor colourOf(double share) {
+  const QColor pale(0xE9, 0xDF, 0xC9), dark(0x2B, 0x3A, 0x55);
+  const auto mixed = [&](int a, int b) {
+    return static_cast<int>(std::lround(a + (b - a) * std::clamp(share, 0.0, 1.0)));
+  };
+  return {mixed(pale.red(), dark.red()), mixed(pale.green(), dark.green()), mixed(pale.blue(), dark.blue())};
+}
+
 std::vector<LineVertex> travelLines(const PrintLayer& layer) {
+  constexpr double mark = 0.35;  // mm
+  const double z = layer.top + 3 * lifted;
   std::vector<LineVertex> out;
-  for (std::size_t r = 1; r < layer.runs.size(); ++r)
-    for (const Point& p : {layer.runs[r - 1].points.back(), layer.runs[r].points.front()})
-      out.push_back(vertexAt(placed(p, layer.top + 3 * lifted), theme().quiet));
+  const auto add = [&](const Vec3& a, const Vec3& b, const QColor& colour) {
+    out.push_back(vertexAt(a, colour));
+    out.push_back(vertexAt(b, colour));
+  };
+  for (std::size_t r = 0; r < layer.runs.size(); ++r) {
+    const Run& run = layer.runs[r];
+    const bool isOuter = run.feature == Feature::wallOuter || run.feature == Feature::wallSteep;
+    const Vec3 start = placed(run.points.front(), z);
+    if (isOuter && run.isClosed()) {
+      const Vec3 x(mark, 0, 0), y(0, mark, 0);
+      for (const auto& [a, b] :
+           {std::pair(x, y), std::pair(y, Vec3(-x)), std::pair(Vec3(-x), Vec3(-y)), std::pair(Vec3(-y), x)})
+        add(start + a, start + b, theme().ink);
+    }
+    if (r == 0) continue;
+    const QColor colour = run.approach.retracts ? theme().floating : theme().quiet;
+    Vec3 at = placed(layer.runs[r - 1].points.back(), z);
+    if (run.approach.retracts)
+      for (const double side : {1.0, -1.0})
+        add(at + Vec3(mark, side * mark, 0), at - Vec3(mark, side * mark, 0), colour);
+    for (const Point& corner : run.approach.way) {
+      add(at, placed(corner, z), colour);
+      at = placed(corner, z);
+    }
+    add(at, start, colour);
+  }
   return out;
 }
 

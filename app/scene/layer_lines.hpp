@@ -11,9 +11,19 @@ struct LayerLook {
   bool walls = true, covers = true, infill = true, support = true, interface = true, rest = true;
   bool travels = false, arrows = false;
   bool bearings = false;  // coloured by what each line stands on
+  bool speeds = false;    // by how fast it is drawn, mm/s
+  bool flows = false;     // by how much is laid a second, mm³/s
   bool draws(Feature feature) const;
   bool draws(const Said& said) const;
 };
+
+// What lines are coloured by where speed or flow is shown: from the least to the most that the layer has.
+struct Spread {
+  double least = 0, most = 0;
+};
+Spread measuredIn(const PrintLayer& layer, const LayerLook& look);
+// Pale for the least, dark for the most; seen apart by lightness alone.
+QColor colourOf(double share);
 
 // Triangles. share is how much of the layer's way is drawn, 0–1; where it ends the nozzle is shown.
 std::vector<LineVertex> layerRibbons(const PrintLayer& layer, const LayerLook& look,
@@ -25,7 +35,8 @@ struct StackedRibbons {
   std::vector<std::pair<double, int>> ends;  // top of a layer, mm, and how many vertices there are up to it
 };
 StackedRibbons bearingRibbons(const TrialPrint& trial, double lowered, const LayerLook& look);
-// Pairs: the nozzle's way between lines, and little arrows along them.
+// Pairs: the nozzle's way between lines, vermilion with a cross at its beginning where filament is pulled back; a small
+// diamond on every seam of an outer wall; and little arrows along lines.
 std::vector<LineVertex> travelLines(const PrintLayer& layer);
 std::vector<LineVertex> directionArrows(const PrintLayer& layer, const LayerLook& look,
                                         const std::function<bool(const Owner&)>& ofOwner);

@@ -7,6 +7,8 @@
 #include <QFrame>
 
 class QComboBox;
+class QHBoxLayout;
+class QLabel;
 class QToolButton;
 
 namespace trellis {
@@ -16,6 +18,8 @@ class LayerSwitches : public QFrame {
  public:
   LayerSwitches(Builder& builder, View& view, QWidget* parent);
   const LayerLook& look() const { return look_; }
+  // Says what the palest and the darkest lines are, where speed or flow is shown.
+  void setLegend(const Spread& spread);
 
  Q_SIGNALS:
   void changed();
@@ -30,7 +34,9 @@ class LayerSwitches : public QFrame {
   Builder& builder_;
   View& view_;
   LayerLook look_;
+  QHBoxLayout* line_ = nullptr;  // that is being filled
   QToolButton* bearings_ = nullptr;
+  QLabel *least_ = nullptr, *ramp_ = nullptr, *most_ = nullptr;
 };
 
 }  // namespace trellis

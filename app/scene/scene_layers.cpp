@@ -23,6 +23,7 @@ void SceneView::refillLayer() {
   const auto ofOwner = [this](const Owner& owner) { return isShown(owner); };
   const auto none = std::vector<LineVertex>();
   const PrintLayer* top = !view_.gcode() && showsOneLayer() ? topLayer() : nullptr;
+  if (top && (look.speeds || look.flows)) switches_->setLegend(measuredIn(*top, look));
   fill(travels_, top && look.travels ? travelLines(*top) : none);
   fill(arrows_, top && look.arrows ? directionArrows(*top, look, ofOwner) : none);
   fill(ribbons_, top && !shownTrial() ? layerRibbons(*top, look, ofOwner, view_.drawnShare()) : none);

@@ -50,7 +50,7 @@ void Strip::measure() {
   levels_.clear();
   symbols_.clear();
   widest_ = 1;
-  mostDeflection_ = 0;
+  mostDeflection_ = longest_ = 0;
   const Shown& shown = builder_.shown();
   if (view_.gcode()) {  // of a file: what lies at each height, as area of line
     const TrialPrint& trial = *view_.gcode()->trial;
@@ -81,6 +81,11 @@ void Strip::measure() {
     if (at == levels_.end()) continue;
     for (const PieceRegion& region : layer.regions) at->support += area(region.area);
   }
+  for (const auto& layer : shown.build->print.layers) {
+    const auto at =
+        std::find_if(levels_.begin(), levels_.end(), [&](const Level& level) { return layer->top < level.top + 1e-6; });
+    if (at != levels_.end()) at->seconds += layer->use.seconds() + layer->waits;
+  }
   for (const PartJudgement& judged : shown.build->judged)
     for (std::size_t i = 0; i < judged.stability->levels.size(); ++i) {
       levels_[i].deflection = std::max(levels_[i].deflection, judged.stability->levels[i].deflection);
@@ -105,6 +110,7 @@ void Strip::measure() {
   for (const Level& level : levels_) {
     widest_ = std::max(widest_, level.part + level.support);
     mostDeflection_ = std::max(mostDeflection_, level.deflection);
+    longest_ = std::max(longest_, level.seconds);
   }
 }
 
@@ -171,8 +177,7 @@ void Strip::playOn() {
   if (!view_.gcode() && builder_.shown().build)
     for (const auto& layer : builder_.shown().build->print.layers)
       if (std::abs(layer->top - view_.range().second) < 1e-6) {
-        seconds = layer->use.travelSeconds;
-        for (const Use& use : layer->use.features) seconds += use.seconds;
+        seconds = layer->use.seconds();
       }
   const double share = view_.drawnShare() + frame / 1000.0 * haste_ / std::max(seconds, 1e-3);
   if (share < 1) return view_.setDrawnShare(share);
@@ -224,6 +229,7 @@ QString Strip::wordsAt(double z) const {
                       .arg(level->support, 0, 'f', 0);
   if (level->lean > 0) words += tr("\nworst lean %1°").arg(level->lean, 0, 'f', 0);
   if (level->deflection > 0.005) words += tr("\ngives way by %1 mm to 1 N").arg(level->deflection, 0, 'f', 2);
+  if (level->seconds > 0) words += tr("\ntakes %1 s").arg(level->seconds, 0, 'f', 0);
   if (level->held) words += tr("\nheld by support");
   if (level->lands) words += tr("\nsupport takes hold here");
   const auto starts = std::count_if(symbols_.begin(), symbols_.end(), [&](const Symbol& s) {

@@ -48,6 +48,8 @@ class Strip : public QFrame {
   void drawSymbols(QPainter& painter);
   void drawHandles(QPainter& painter);
   void drawGiving(QPainter& painter);
+  void drawTimes(QPainter& painter);
+  bool showsLayers() const { return !view_.gcode() && view_.range().second < view_.height() - 1e-6; }
   void drawZone(QPainter& painter);
   void measureLeans(const PartBuild& part);
   void playOn();
@@ -58,6 +60,7 @@ class Strip : public QFrame {
     double bottom, top, part, support;  // mm, mm²
     double lean = 0;                    // degrees, the worst that hangs there
     double deflection = 0;              // mm, the most
+    double seconds = 0;                 // that it takes, with the support layers up to it
     bool held = false, lands = false;   // support holds it there; support takes hold there
   };
   struct Symbol {
@@ -72,6 +75,7 @@ class Strip : public QFrame {
   std::vector<Symbol> symbols_;
   double widest_ = 1;          // mm²
   double mostDeflection_ = 0;  // mm
+  double longest_ = 0;         // s, of a layer
   double haste_ = 60;
   bool draggingHigh_ = true, pressedSymbol_ = false;
   std::optional<double> zoneFrom_;  // where its middle is held, mm from it

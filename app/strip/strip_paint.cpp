@@ -38,6 +38,7 @@ void Strip::paintEvent(QPaintEvent*) {
   painter.drawText(QRectF(0, height() - 20, chartLeft - 7, 14), Qt::AlignRight, tr("mm"));
   drawChart(painter);
   drawGiving(painter);
+  if (showsLayers()) drawTimes(painter);
   drawSymbols(painter);
   drawZone(painter);
   drawHandles(painter);
@@ -123,6 +124,19 @@ void Strip::drawGiving(QPainter& painter) {
       painter.fillRect(
           QRectF(chartLeft - 4, pixelOf(level.top), 3, std::max(1.5, pixelOf(level.bottom) - pixelOf(level.top))),
           theme().accent);
+}
+
+// How long each layer takes, as a line from the chart's left; its longest is said at the foot.
+void Strip::drawTimes(QPainter& painter) {
+  const double room = width() - chartLeft - chartRight;
+  QPolygonF line;
+  for (const Level& level : levels_)
+    line << QPointF(chartLeft + level.seconds / std::max(longest_, 1e-9) * room * 0.9, pixelOf(level.top));
+  painter.setBrush(Qt::NoBrush);
+  painter.setPen(QPen(theme().accent, 1.2));
+  painter.drawPolyline(line);
+  painter.drawText(QRectF(chartLeft, height() - 20, width() - chartLeft, 14), Qt::AlignLeft,
+                   tr("to %1 s a layer").arg(longest_, 0, 'f', 0));
 }
 
 // The chosen zone as a bracket that can be dragged.

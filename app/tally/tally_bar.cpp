@@ -236,6 +236,7 @@ void TallyBar::refreshBreakdown() {
     rows += QString("<tr><td>%1</td><td></td><td align='right'>%2</td></tr>").arg(name, durationWords(seconds));
   };
   timeOnly(tr("travel"), tally.travelSeconds);
+  if (tally.heatSeconds > 0) timeOnly(tr("heating"), tally.heatSeconds);
   if (tally.toolChanges > 0) timeOnly(tr("%1 tool changes").arg(tally.toolChanges), tally.toolSeconds);
   rows += "</table>";
   breakdown_->setText(rows);

@@ -184,15 +184,16 @@ void drawPlan(QPainter& painter, const Settings& settings, RegionKind kind, cons
   painter.setBrush(theme().panel);
   painter.drawRect(frame);
   painter.setBrush(Qt::NoBrush);
-  for (const std::vector<Path>& stage : regionPaths(region, 0, supportPathRules(settings)))
-    for (const Path& path : stage) {
-      QPolygonF line;
-      for (const Point& p : path.points)
-        line << QPointF(frame.left() + toMm(p).x() * perMm, frame.bottom() - toMm(p).y() * perMm);
-      if (path.closed) line << line.front();
-      painter.setPen(QPen(colour, path.width * perMm * 0.9, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
-      painter.drawPolyline(line);
-    }
+  for (const Stages& island : regionPaths(region, 0, supportPathRules(settings)))
+    for (const std::vector<Path>& stage : island)
+      for (const Path& path : stage) {
+        QPolygonF line;
+        for (const Point& p : path.points)
+          line << QPointF(frame.left() + toMm(p).x() * perMm, frame.bottom() - toMm(p).y() * perMm);
+        if (path.closed) line << line.front();
+        painter.setPen(QPen(colour, path.width * perMm * 0.9, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
+        painter.drawPolyline(line);
+      }
   painter.setPen(theme().quiet);
   painter.drawText(QRectF(frame.left() - 6, frame.bottom() + 1, frame.width() + 12, 16),
                    Qt::AlignHCenter | Qt::AlignVCenter, words);

@@ -31,7 +31,8 @@ void SettingEditor::build() {
   if (row_.kind == SettingKind::number || row_.kind == SettingKind::whole) {
     auto* box = new QDoubleSpinBox;
     const bool fine = row_.kind == SettingKind::number && row_.high <= 50;
-    box->setDecimals(row_.kind == SettingKind::whole ? 0 : fine ? 2 : 1);
+    const bool coarse = row_.kind == SettingKind::whole || row_.high >= 20000;
+    box->setDecimals(coarse ? 0 : fine ? 2 : 1);
     box->setRange(row_.low, row_.high);
     box->setSingleStep(row_.kind == SettingKind::whole ? 1 : row_.high <= 5 ? 0.02 : row_.high <= 50 ? 0.1 : 1);
     if (!row_.unit.empty()) box->setSuffix(" " + QString::fromStdString(row_.unit));
@@ -99,8 +100,8 @@ void SettingEditor::refresh() {
   QFont font = label_->font();
   font.setBold(isOwn);
   label_->setFont(font);
-  reset_->setToolTip(isOwn ? tr("Back to the plate's") : tr("Back to the default"));
-  reset_->setVisible(part() ? isOwn : !shown.isDefault(row_.key));
+  reset_->setToolTip(isOwn ? tr("Back to the plate's") : tr("Back to the usual"));
+  reset_->setVisible(part() ? isOwn : value != usualValue(document_.project()->sets, row_.key));
   editor_->setEnabled(!view_.editsPart() || row_.perPart);
   refreshing_ = false;
 }

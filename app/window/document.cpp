@@ -27,11 +27,47 @@ std::vector<MeshTreePtr> treesOf(const Project& project) {
 }  // namespace
 
 Document::Document(Activity& activity, Store& store, QObject* parent)
-    : QObject(parent), activity_(activity), store_(store) {
+    : QObject(parent), activity_(activity), store_(store), history_(emptyProject()) {
   history_.markSaved();
 }
 
 Document::~Document() = default;
+
+// As the last one was set up.
+ProjectPtr Document::emptyProject() const {
+  auto project = std::make_shared<Project>();
+  project->sets = library_.lastUsed();
+  project->settings = usualSettings(project->sets);
+  return project;
+}
+
+void Document::choose(const KeptSet& set) {
+  perform(ChooseSet{set});
+  library_.remember(project()->sets);
+  Q_EMIT setsChanged();
+}
+
+void Document::chooseSet(SetKind kind, const std::string& name) { choose(library_.named(kind, name)); }
+
+void Document::keepSet(const KeptSet& set) {
+  library_.keep(set);
+  choose(set);
+}
+
+void Document::renameSet(SetKind kind, const std::string& to) {
+  library_.rename(kind, project()->sets.of(kind).name, to);
+  choose(library_.named(kind, to));
+}
+
+void Document::removeSet(SetKind kind) {
+  const std::string name = project()->sets.of(kind).name;
+  library_.remove(kind, name);
+  const std::vector<KeptSet> left = library_.all(kind);
+  const auto same = std::find_if(left.begin(), left.end(), [&](const KeptSet& set) { return set.name == name; });
+  choose(same != left.end() ? *same : left.front());
+}
+
+void Document::takeSet(const QString& path) { choose(library_.take(path.toStdString())); }
 
 void Document::perform(const Operation& operation, bool continuing) {
   try {
@@ -154,12 +190,12 @@ void Document::take(ProjectPtr project, const QString& path, bool saved) {
 void Document::newProject() {
   readOnly_ = false;
   trees_.clear();
-  take(std::make_shared<const Project>(), "", true);
+  take(emptyProject(), "", true);
 }
 
 void Document::open(const QString& path, bool addToThis) {
-  activity_.errands().doNext([this, path, addToThis, kept = settings(), edits = edits_](const Progress& progress) {
-    const OpenedProject read = openFile(path.toStdString(), kept, progress);
+  activity_.errands().doNext([this, path, addToThis, like = project(), edits = edits_](const Progress& progress) {
+    const OpenedProject read = openFile(path.toStdString(), *like, progress);
     progress.report(0.9, "getting the surface ready");
     const std::vector<MeshTreePtr> trees = treesOf(*read.project);
     activity_.here([=, this] {

@@ -6,6 +6,7 @@
 #include "core/assess/thumbnail.hpp"
 #include "core/document/history.hpp"
 #include "core/document/journal.hpp"
+#include "core/document/set_library.hpp"
 #include "core/results/store.hpp"
 
 #include <QStringList>
@@ -54,6 +55,15 @@ class Document : public QObject {
   void keepPreview();
   void leavePreview();
 
+  // The maker's machines, filaments and prints. Each throws Error when it cannot be done. What is chosen here is chosen
+  // again for the next new project.
+  const SetLibrary& library() const { return library_; }
+  void chooseSet(SetKind kind, const std::string& name);
+  void keepSet(const KeptSet& set);  // and chooses it
+  void renameSet(SetKind kind, const std::string& to);
+  void removeSet(SetKind kind);  // and chooses the first of the kind, or what ships under the name
+  void takeSet(const QString& path);
+
   // Files. All in the background; what is done meanwhile is not lost: a file that would replace it is refused, and a
   // save writes what was there when it was asked for.
   void newProject();
@@ -75,8 +85,9 @@ class Document : public QObject {
   void letGo() { journal_.drop(); }
 
  Q_SIGNALS:
-  void changed();   // the project
-  void replaced();  // by another one; changed follows
+  void changed();      // the project
+  void setsChanged();  // in the library
+  void replaced();     // by another one; changed follows
   void opened(const QString& path);
   void saved(const QString& path);
   void oddlySized(double largest);  // mm: the part just opened is hardly meant to be this large or small
@@ -84,6 +95,8 @@ class Document : public QObject {
 
  private:
   void sayChanged();
+  ProjectPtr emptyProject() const;
+  void choose(const KeptSet& set);
   void take(ProjectPtr project, const QString& path, bool saved);
   void touched();
   void takeRead(const QString& path, bool addToThis, std::size_t edits, const ProjectPtr& read, bool isProject,
@@ -94,7 +107,8 @@ class Document : public QObject {
 
   Activity& activity_;
   Store& store_;
-  History history_{std::make_shared<const Project>()};
+  SetLibrary library_;
+  History history_;
   Journal journal_{journalFolder()};
   QString path_;
   bool readOnly_ = false, saidForgotten_ = false;

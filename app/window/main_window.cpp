@@ -122,7 +122,7 @@ void MainWindow::layOut() {
   connect(&scene_->switches(), &LayerSwitches::hasteChosen, strip_, &Strip::setHaste);
   for (QWidget* sheet :
        std::initializer_list<QWidget*>{place, study, new MarkSheet(*document_, *builder_, *view_, *hand_, *activity_),
-                                       new BuildSheet(*document_, *builder_, *view_), check})
+                                       new BuildSheet(*document_, *builder_, *view_, *activity_), check})
     sheets_->addWidget(sheet);
   auto* tabColumn = new QVBoxLayout;
   tabColumn->setContentsMargins(0, 12, 0, 0);

@@ -44,7 +44,8 @@ constexpr const char* telling[] = {"support.on",
                                    "line.width",
                                    "infill.density",
                                    "filament.name",
-                                   "machine.name"};
+                                   "machine.name",
+                                   "print.name"};
 
 QString escaped(const std::string& text) { return QString::fromStdString(text).toHtmlEscaped(); }
 

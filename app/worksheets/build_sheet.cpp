@@ -6,6 +6,8 @@
 #include "app/widgets/density_editor.hpp"
 #include "app/widgets/gap_drawing.hpp"
 #include "app/widgets/preset_editor.hpp"
+#include "app/widgets/set_lines.hpp"
+#include "app/widgets/setting_finder.hpp"
 #include "core/assess/structure_advice.hpp"
 
 #include <QComboBox>
@@ -53,8 +55,10 @@ QString savedWords(const Shown& shown) {
 
 }  // namespace
 
-BuildSheet::BuildSheet(Document& document, Builder& builder, View& view, QWidget* parent)
+BuildSheet::BuildSheet(Document& document, Builder& builder, View& view, Activity& activity, QWidget* parent)
     : Worksheet(tr("Build"), document, view, parent), builder_(builder) {
+  column_->addWidget(new SetLines(document, view, activity));
+  column_->addWidget(new SettingFinder(document, view));
   scope_ = new QComboBox;
   scope_->setObjectName("scope");
   scope_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);

@@ -11,7 +11,7 @@ namespace trellis {
 class BuildSheet : public Worksheet {
   Q_OBJECT
  public:
-  BuildSheet(Document& document, Builder& builder, View& view, QWidget* parent = nullptr);
+  BuildSheet(Document& document, Builder& builder, View& view, Activity& activity, QWidget* parent = nullptr);
 
  private:
   void refresh();

@@ -38,6 +38,7 @@ struct Tally {
   double seconds = 0, travelSeconds = 0;
   int toolChanges = 0;
   double toolSeconds = 0;  // spent on them, purging aside
+  double heatSeconds = 0;  // before it begins
   std::array<Use, featureCount> features;
   std::vector<Use> pieces;  // one per piece
 

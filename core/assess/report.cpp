@@ -156,6 +156,7 @@ Json reportOf(const Build& build, const Settings& settings, const Findings& find
     if (build.tally.features[i].seconds > 0)
       times[std::string(featureNames[i])] = tidy(build.tally.features[i].seconds);
   times["travel"] = tidy(build.tally.travelSeconds);
+  if (build.tally.heatSeconds > 0) times["heating"] = tidy(build.tally.heatSeconds);
   if (build.tally.toolChanges > 0) {
     times["tool_changes"] = tidy(build.tally.toolSeconds);
     report["tool_changes"] = build.tally.toolChanges;

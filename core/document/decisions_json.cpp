@@ -230,6 +230,7 @@ Json decisionsJson(const Project& project, const Attaching& attach) {
                  {"settings", project.settings.toJson()},
                  {"next_id", project.nextId},
                  {"parts", Json::array()}};
+  for (const SetKind kind : setKinds) decisions["sets"].push_back(toJson(project.sets.of(kind)));
   writeAccepted(decisions, project.accepted);
   std::vector<std::string> names;
   for (std::size_t i = 0; i < list.meshes.size(); ++i)
@@ -266,6 +267,10 @@ ReadDecisions projectFrom(const Json& decisions, const Attachments& attached, co
     Overrides settings;
     readOverrides(settings, decisions.at("settings"), read.fromNewerVersion, name);
     project.settings = Settings().with(settings);
+    for (const Json& json : decisions.value("sets", Json::array())) {
+      const KeptSet set = setFromJson(json, name);
+      project.sets.of(set.kind) = set;
+    }
     project.accepted = acceptedFrom(decisions);
     project.nextId = decisions.value("next_id", std::uint64_t{1});
     if (decisions.at("parts").size() > bounds::parts)

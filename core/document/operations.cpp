@@ -160,6 +160,7 @@ ProjectPtr applyTo(const Project& project, const ChangeSetting& change) {
   return result;
 }
 
+// To what is usual with the sets chosen.
 ProjectPtr applyTo(const Project& project, const ResetSetting& reset) {
   settingRow(reset.key);
   if (reset.part) {
@@ -168,7 +169,7 @@ ProjectPtr applyTo(const Project& project, const ResetSetting& reset) {
     return withPart(project, *reset.part, std::move(part));
   }
   auto result = std::make_shared<Project>(project);
-  result->settings.reset(reset.key);
+  result->settings.set(reset.key, usualValue(project.sets, settingRow(reset.key).key));
   return result;
 }
 
@@ -178,6 +179,13 @@ ProjectPtr applyTo(const Project& project, const ApplyPreset& apply) {
   auto result = std::make_shared<const Project>(project);
   for (const auto& [key, value] : valuesOf(preset, project.settings))
     result = applyTo(*result, ChangeSetting{key, value, settingRow(key).perPart ? apply.part : std::nullopt});
+  return result;
+}
+
+ProjectPtr applyTo(const Project& project, const ChooseSet& choose) {
+  auto result = std::make_shared<Project>(project);
+  result->settings = withSet(project.settings, project.sets, choose.set);
+  result->sets.of(choose.set.kind) = choose.set;
   return result;
 }
 
@@ -233,6 +241,7 @@ std::string named(const ChangeSetting& change) {
 }
 std::string named(const AcceptFinding& what) { return what.accept ? "accept a finding" : "no longer accept a finding"; }
 std::string named(const ApplyPreset& apply) { return "preset: " + lowered(presetNamed(apply.preset).label); }
+std::string named(const ChooseSet& choose) { return fmt::format("{}: {}", nameOf(choose.set.kind), choose.set.name); }
 std::string named(const ResetSetting& reset) { return "reset " + lowered(settingRow(reset.key).label); }
 
 }  // namespace

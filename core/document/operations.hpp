@@ -148,10 +148,15 @@ struct ApplyPreset {
   std::optional<std::size_t> part = {};
 };
 
-using Operation =
-    std::variant<AddParts, RemovePart, CopyPart, MirrorPart, ArrangeParts, PlacePart, LayFaceDown, MendPart,
-                 ReplaceMesh, LayMark, LayTwin, SetTint, ClearDecisions, AddZone, ChangeZone, CopyZone, RemoveZone,
-                 AddProp, ChangeProp, RemoveProp, DecideSite, AcceptFinding, ChangeSetting, ResetSetting, ApplyPreset>;
+// Another machine, filament or print: what was as usual is as is usual with it, and what was set otherwise stays.
+struct ChooseSet {
+  KeptSet set;
+};
+
+using Operation = std::variant<AddParts, RemovePart, CopyPart, MirrorPart, ArrangeParts, PlacePart, LayFaceDown,
+                               MendPart, ReplaceMesh, LayMark, LayTwin, SetTint, ClearDecisions, AddZone, ChangeZone,
+                               CopyZone, RemoveZone, AddProp, ChangeProp, RemoveProp, DecideSite, AcceptFinding,
+                               ChangeSetting, ResetSetting, ApplyPreset, ChooseSet>;
 
 // As the Edit menu names it: "enforce stroke", "gap above 0.22 mm".
 std::string nameOf(const Operation& operation);

@@ -351,13 +351,14 @@ Operation operationFrom(const Json& asked, const Project& project) {
     return AcceptFinding{json.contains("part") ? static_cast<int>(partIn(json)) : -1, textIn(json, "code"),
                          vectorIn(member(json, "at"), "at"), json.contains("note") ? textIn(json, "note") : "",
                          !json.contains("accept") || yesIn(json, "accept")};
+  if (what == "choose") return ChooseSet{setFromJson(member(json, "set"), "\"set\"")};
   if (what == "set") return setFrom(json);
   if (what == "reset") return ResetSetting{textIn(json, "key"), onePart(json)};
   throw Error(
       fmt::format("\"do\" cannot be {}. It can be add, remove_part, copy, mirror, arrange, place, lay_down, mend, "
                   "replace, mark, mark_by_lean, twin, tint, "
                   "clear, clean_face, zone, change_zone, copy_zone, remove_zone, prop, change_prop, remove_prop, site, "
-                  "remove, accept, set, reset or preset.",
+                  "remove, accept, choose, set, reset or preset.",
                   what));
 }
 

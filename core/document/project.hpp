@@ -5,7 +5,7 @@
 
 #include "core/document/part.hpp"
 #include "core/mesh/read_mesh.hpp"
-#include "core/settings/settings.hpp"
+#include "core/settings/sets.hpp"
 
 namespace trellis {
 
@@ -14,6 +14,7 @@ struct Project {
   Settings settings;
   std::vector<Accepted> accepted = {};  // findings about the whole plate
   std::uint64_t nextId = 1;             // the number of the next part, zone or prop
+  ChosenSets sets = {};                 // what the settings were set up with, as it was then
 };
 
 // The settings in force for one part: the plate's, with the part's own on top.

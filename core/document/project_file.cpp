@@ -146,12 +146,13 @@ std::string packProject(const Project& project) {
   return writeArchive(entries);
 }
 
-OpenedProject openFile(const std::filesystem::path& path, const Settings& settings, const Progress& progress) {
+OpenedProject openFile(const std::filesystem::path& path, const Project& like, const Progress& progress) {
   const std::string bytes = readFile(path);
   if (isProjectFile(bytes)) return readProject(bytes, path.filename().string());
   auto project = std::make_shared<Project>();
-  project->settings = settings;
-  project->parts = partsFrom(readMeshFile(path, progress), settings);
+  project->settings = like.settings;
+  project->sets = like.sets;
+  project->parts = partsFrom(readMeshFile(path, progress), like.settings);
   checkBounds(*project);
   return {std::make_shared<const Project>(withIds(std::move(*project))), false, false};
 }

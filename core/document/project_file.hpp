@@ -22,8 +22,8 @@ OpenedProject readProject(std::string_view bytes, const std::string& name);
 // Every mesh comes back bit for bit, and every mark.
 std::string packProject(const Project& project);
 
-// A file of either kind: a project, or meshes as the parts of a new one with the settings given. A
-// project keeps its own settings.
-OpenedProject openFile(const std::filesystem::path& path, const Settings& settings, const Progress& progress);
+// A file of either kind: a project, or meshes as the parts of a new one with the settings and sets of another. A
+// project keeps its own.
+OpenedProject openFile(const std::filesystem::path& path, const Project& like, const Progress& progress);
 
 }  // namespace trellis

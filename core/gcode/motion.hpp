@@ -3,12 +3,14 @@
 #pragma once
 
 #include "core/settings/rules.hpp"
-#include "core/toolpath/order.hpp"
+#include "core/toolpath/run.hpp"
 
 #include <map>
 #include <vector>
 
 namespace trellis {
+
+struct Step;
 
 struct Use {
   double seconds = 0;
@@ -28,8 +30,9 @@ struct Use {
 struct LayerUse {
   std::array<Use, featureCount> features;
   std::map<std::size_t, Use> pieces;
-  double travelSeconds = 0;  // with retractions
+  double travelSeconds = 0;  // with pulling back, lifting and waiting
   int toolChanges = 0;       // within the layer
+  double seconds() const;    // but those of tool changes
 };
 
 // Seconds for a straight move of d mm from speed v0 to v1 at up to v mm/s with acceleration a: a
@@ -40,14 +43,17 @@ double moveSeconds(double d, double v0, double v1, double v, double a);
 // s the sine of half the angle between the two moves. Common practice in motion controllers.
 double cornerSpeed(const Vec2& directionIn, const Vec2& directionOut, double acceleration, double deviation);
 
-// Speeds are planned over the whole layer, which begins and ends at rest. isFirst caps the speed.
-LayerUse useOf(const std::vector<Run>& runs, double height, bool isFirst, const MotionRules& rules);
+// Where steps begin.
+struct Position {
+  double x = 0, y = 0, z = 0;  // mm over the plate
+};
 
-double speedOf(const Run& run, bool isFirst, const MotionRules& rules);
+// Seconds of each step, from rest to rest, and those of tool changes 0. The nozzle stands still only to rise, to wait
+// and to pull filament back or push it; everything between is planned as one motion.
+std::vector<double> secondsOf(const std::vector<Step>& steps, Position at, const std::vector<Run>& runs,
+                              const MotionRules& rules);
 
-// Whether the nozzle pulls filament back before a travel of this length.
-inline bool retractsOver(double distance, const MotionRules& rules) {
-  return rules.retractLength > 0 && distance > rules.retractOver;
-}
+// What a layer's steps take but those that lead to it.
+LayerUse useOf(const std::vector<Step>& body, double z, const std::vector<Run>& runs, const MotionRules& rules);
 
 }  // namespace trellis

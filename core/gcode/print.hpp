@@ -13,8 +13,10 @@ struct PrintLayer {
   double bottom = 0, top = 0;  // mm
   bool supportOnly = false;    // exists only for support
   std::vector<Run> runs;
-  LayerUse use;
-  Polygons tooThin;  // parts of the sections that no line can print
+  LayerUse use;        // of all but the way to where it begins, and the waiting there
+  double waits = 0;    // s before it begins, so that the layer below has cooled
+  Point beside{0, 0};  // where
+  Polygons tooThin;    // parts of the sections that no line can print
 };
 
 // Layers by top. A layer is printed whole before the next, so the nozzle never goes down into a print.

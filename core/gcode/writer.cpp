@@ -2,6 +2,8 @@
 #include "core/gcode/writer.hpp"
 
 #include "core/base/parallel.hpp"
+#include "core/gcode/pace.hpp"
+#include "core/gcode/steps.hpp"
 
 #include <fmt/format.h>
 
@@ -11,23 +13,6 @@
 namespace trellis {
 
 namespace {
-
-constexpr double shortest = 0.01;  // mm; shorter stretches are joined to the next
-
-// Whole micrometres, what the text holds.
-struct Micron {
-  long long x, y;
-  bool operator==(const Micron&) const = default;
-};
-
-Micron rounded(const Point& p) {
-  const Vec2 mm = toMm(p);
-  return {std::llround(mm.x() * 1000), std::llround(mm.y() * 1000)};
-}
-
-double distance(const Micron& a, const Micron& b) {
-  return std::hypot(static_cast<double>(a.x - b.x), static_cast<double>(a.y - b.y)) / 1000;
-}
 
 double mm(long long micron) { return static_cast<double>(micron) / 1000; }
 
@@ -46,33 +31,20 @@ class LayerWriter {
         lift_(lift),
         isFirst_(layer.bottom + lift < 1e-6),
         rules_(rules),
-        filament_(pi * rules.filamentDiameter * rules.filamentDiameter / 4) {
+        filament_(pi * rules.filamentDiameter * rules.filamentDiameter / 4),
+        seconds_(layer.use.seconds() + layer.waits) {
     put("; @layer index={} z={:.4f} height={:.4f} kind={}\n", index, layer.top + lift, layer.top - layer.bottom,
         layer.supportOnly ? "support" : "part");
-    if (!isFirst_) fans_ = fansOf(layer.runs);
+    if (isFirst_)
+      fans_.after = static_cast<int>(std::lround(rules.motion.fanFirst * 255));
+    else
+      fans_ = fansOf(layer.runs);
   }
 
   // before: the last run of the layers below, or null.
   std::string write(const Run* before) {
-    if (before) at_ = rounded(before->points.back());
-    bool raised = false;
-    for (const Run& run : layer_.runs) {
-      const Micron start = rounded(run.points.front());
-      const double hop = distance(at_, start);
-      const bool changes = run.tool != (before ? before->tool : 0);
-      const bool retracts = before && (changes || retractsOver(hop, rules_.motion));
-      if (retracts) put("G1 E-{:.5f} F{:.0f}\n", rules_.motion.retractLength, rules_.motion.retractSpeed * 60);
-      if (!raised) put("G0 Z{:.4f} F{:.0f}\n", layer_.top + lift_, rules_.motion.travelSpeed * 60);
-      raised = true;
-      if (changes) changeTo(run.tool);
-      if (!before || hop > 0)
-        put("G0 X{:.3f} Y{:.3f} F{:.0f}\n", mm(start.x), mm(start.y), rules_.motion.travelSpeed * 60);
-      if (retracts) put("G1 E{:.5f} F{:.0f}\n", rules_.motion.retractLength, rules_.motion.retractSpeed * 60);
-      at_ = start;
-      before = &run;
-      announce(run);
-      extrude(run);
-    }
+    write(stepsInto(layer_, before, lift_, rules_.motion));
+    write(stepsOf(layer_, lift_, rules_.motion));
     return std::move(text_);
   }
 
@@ -80,6 +52,44 @@ class LayerWriter {
   template <typename... Values>
   void put(fmt::format_string<Values...> format, Values&&... values) {
     fmt::format_to(std::back_inserter(text_), format, std::forward<Values>(values)...);
+  }
+
+  void write(const std::vector<Step>& steps) {
+    for (const Step& step : steps)
+      if (step.kind == Step::draw)
+        drawTo(step);
+      else
+        move(step);
+  }
+
+  void drawTo(const Step& step) {
+    const Run& run = layer_.runs[step.run];
+    announce(run);
+    put("G1 X{:.3f} Y{:.3f} E{:.5f}", mm(step.to.x), mm(step.to.y), step.amount / filament_);
+    if (run.speed != speed_) put(" F{:.0f}", run.speed * 60);
+    speed_ = run.speed;
+    text_ += '\n';
+  }
+
+  void move(const Step& step) {
+    speed_ = -1;
+    const double feed = step.speed * 60;
+    switch (step.kind) {
+      case Step::go:
+        return put("G0 X{:.3f} Y{:.3f} F{:.0f}\n", mm(step.to.x), mm(step.to.y), feed);
+      case Step::rise:
+        return put("G0 Z{:.4f} F{:.0f}\n", step.amount, feed);
+      case Step::pull:
+        return put("G1 E-{:.5f} F{:.0f}\n", step.amount, feed);
+      case Step::push:
+        return put("G1 E{:.5f} F{:.0f}\n", step.amount, feed);
+      case Step::wait:
+        return put("G4 P{:.0f}\n", step.amount * 1000);
+      case Step::change:
+        return changeTo(layer_.runs[step.run].tool);
+      case Step::draw:
+        break;
+    }
   }
 
   void changeTo(int tool) {
@@ -95,9 +105,13 @@ class LayerWriter {
     int before = 0, after = 0;
     const Run* turns = nullptr;
   };
-  // 0–255.
+  // 0–255: all there is where lines hang, and elsewhere less the longer the layer has to cool.
   int askedBy(const Run& run) const {
-    return static_cast<int>(std::lround(rules_.motion.fan[static_cast<std::size_t>(run.feature)] * 255));
+    const MotionRules& rules = rules_.motion;
+    const bool hangs =
+        run.feature == Feature::bridge || run.feature == Feature::wallSteep || run.feature == Feature::coverCarried;
+    const double share = rules.fan[static_cast<std::size_t>(run.feature)];
+    return static_cast<int>(std::lround((hangs ? rules.fanMost : fanFor(seconds_, rules)) * share * 255));
   }
   Fans fansOf(const std::vector<Run>& runs) const {
     const std::size_t count = runs.size();
@@ -141,28 +155,14 @@ class LayerWriter {
     fan_ = fan;
   }
 
-  void extrude(const Run& run) {
-    const double perMm = beadArea(run.width, heightOf(run)) / filament_;
-    bool first = true;
-    for (std::size_t i = 1; i < run.points.size(); ++i) {
-      const Micron to = rounded(run.points[i]);
-      const double length = distance(at_, to);
-      if (to == at_ || (length < shortest && i + 1 < run.points.size())) continue;
-      put("G1 X{:.3f} Y{:.3f} E{:.5f}", mm(to.x), mm(to.y), length * perMm);
-      if (first) put(" F{:.0f}", speedOf(run, isFirst_, rules_.motion) * 60);
-      text_ += '\n';
-      first = false;
-      at_ = to;
-    }
-  }
-
   const PrintLayer& layer_;
   double lift_;  // mm
   bool isFirst_;
   const GcodeRules& rules_;
   double filament_;  // cross-section, mm²
   std::string text_;
-  Micron at_{0, 0};
+  double seconds_;     // that the layer takes
+  double speed_ = -1;  // mm/s, the last the text has
   Owner owner_;
   Feature feature_ = Feature::skirt;
   double width_ = -1, height_ = -1;
@@ -199,7 +199,9 @@ std::string writeGcode(const Print& print, const GcodeRules& rules, const nlohma
   const double lift = -print.floor();
   parallelFor(print.layers.size(), progress,
               [&](std::size_t i) { texts[i] = LayerWriter(*print.layers[i], i, lift, rules).write(ends[i]); });
-  std::string text = "; meek-trellis " TRELLIS_VERSION "\n" + filledIn(rules.start, rules.values) + "\nG21\nG90\nM83\n";
+  std::string text = fmt::format("; meek-trellis " TRELLIS_VERSION "\n; @setup machine={} filament={} print={}\n",
+                                 quoted(rules.machine), quoted(rules.filament), quoted(rules.print)) +
+                     filledIn(rules.start, rules.values) + "\nG21\nG90\nM83\n";
   std::size_t size = text.size();
   for (const std::string& layer : texts) size += layer.size();
   text.reserve(size + 4096);

@@ -78,8 +78,10 @@ PartDemand demand(const DemandInputs& in, const Progress& progress) {
   return result;
 }
 
-std::vector<Polygons> bury(const BuriedInputs& in, const Progress& progress) {
-  return buriedIn(in.sections->layers, in.rules, progress);
+Buried bury(const BuriedInputs& in, const Progress& progress) {
+  Buried buried{buriedIn(in.sections->layers, in.rules, progress)};
+  buried.infillPitch = infillPitch(buried.layers, in.rules);
+  return buried;
 }
 
 }  // namespace
@@ -109,6 +111,6 @@ const Recipe<Sites, SiteInputs> partSites{"sites", seek};
 const Recipe<ResolvedDecisions, DecisionInputs> partDecisions{"decisions", resolve};
 const Recipe<MarkShadows, ShadowInputs> partShadows{"shadows", shade};
 const Recipe<PartDemand, DemandInputs> partDemand{"demand", demand};
-const Recipe<std::vector<Polygons>, BuriedInputs> partBuried{"buried", bury};
+const Recipe<Buried, BuriedInputs> partBuried{"buried", bury};
 
 }  // namespace trellis

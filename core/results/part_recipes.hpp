@@ -112,6 +112,10 @@ struct BuriedInputs {
   Kept<Sections> sections;
   PartRules rules;
 };
-extern const Recipe<std::vector<Polygons>, BuriedInputs> partBuried;
+struct Buried {
+  std::vector<Polygons> layers;
+  double infillPitch = 0;  // see PartRules
+};
+extern const Recipe<Buried, BuriedInputs> partBuried;
 
 }  // namespace trellis

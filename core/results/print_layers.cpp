@@ -2,6 +2,8 @@
 #include "core/results/print_layers.hpp"
 
 #include "core/base/parallel.hpp"
+#include "core/gcode/pace.hpp"
+#include "core/toolpath/order.hpp"
 
 #include <algorithm>
 #include <array>
@@ -20,10 +22,12 @@ Polygons regionsOf(const SupportLayer& layer) {
   return all;
 }
 
-Stages layRegion(const RegionLineInputs& in, const Progress&) { return regionPaths(*in.region, in.crossing, in.rules); }
+std::vector<Stages> layRegion(const RegionLineInputs& in, const Progress&) {
+  return regionPaths(*in.region, in.crossing, in.rules);
+}
 
 PartPaths layPart(const PartLineInputs& in, const Progress&) {
-  return partPaths(in.sections->layers, *in.buried, in.layer, in.carried, in.rules);
+  return partPaths(in.sections->layers, in.buried->layers, in.layer, in.carried, in.rules);
 }
 
 std::vector<PathGroup> groupsOf(const PrintLayerInputs& in) {
@@ -41,26 +45,37 @@ std::vector<PathGroup> groupsOf(const PrintLayerInputs& in) {
 }
 
 PrintLayer layLayer(const PrintLayerInputs& in, const Progress&) {
-  PrintLayer layer{in.bottom, in.top, in.supportOnly, {}, {}, {}};
-  const auto append = [&](const std::vector<PathGroup>& groups) {
-    std::vector<Run> runs = orderPaths(groups);
-    std::move(runs.begin(), runs.end(), std::back_inserter(layer.runs));
+  PrintLayer layer;
+  layer.bottom = in.bottom;
+  layer.top = in.top;
+  layer.supportOnly = in.supportOnly;
+  layer.beside = in.beside;
+  std::vector<PathGroup> all;
+  const auto append = [&](std::vector<PathGroup> groups) {
+    for (Run& run : orderPaths(groups, in.backwards)) {
+      run.group += all.size();
+      layer.runs.push_back(std::move(run));
+    }
+    std::move(groups.begin(), groups.end(), std::back_inserter(all));
   };
   for (const PathGroup& group : in.around) append({group});
   std::array<std::vector<PathGroup>, 2> byTool;
   for (PathGroup& group : groupsOf(in)) byTool[static_cast<std::size_t>(group.tool)].push_back(std::move(group));
-  if (in.firstTool != in.lastTool) append(byTool[static_cast<std::size_t>(in.firstTool)]);
+  if (in.firstTool != in.lastTool) append(std::move(byTool[static_cast<std::size_t>(in.firstTool)]));
   append({in.tower});
-  append(byTool[static_cast<std::size_t>(in.lastTool)]);
+  append(std::move(byTool[static_cast<std::size_t>(in.lastTool)]));
   for (const PrintLayerInputs::PartLayer& part : in.parts)
     layer.tooThin.insert(layer.tooThin.end(), part.paths->tooThin.begin(), part.paths->tooThin.end());
-  layer.use = useOf(layer.runs, layer.top - layer.bottom, in.isFirst, in.motion);
+  std::vector<const Polygons*> islands;
+  for (const PathGroup& group : all) islands.push_back(group.island.empty() ? nullptr : &group.island);
+  layTravel(layer.runs, islands, in.travel);
+  pace(layer, in.isFirst, in.motion);
   return layer;
 }
 
 }  // namespace
 
-const Recipe<Stages, RegionLineInputs> regionLines{"region lines", layRegion};
+const Recipe<std::vector<Stages>, RegionLineInputs> regionLines{"region lines", layRegion};
 const Recipe<PartPaths, PartLineInputs> partLines{"part lines", layPart};
 const Recipe<PrintLayer, PrintLayerInputs> printLayer{"print layer", layLayer};
 
@@ -71,6 +86,7 @@ PrintBuilder::PrintBuilder(Store& store, const Project& project, const Supports&
       supports_(supports),
       progress_(progress),
       motion_(motionRules(project.settings)),
+      travel_{motion_.retractOver, project.settings.number("line.width")},
       adhesion_(adhesionRules(project.settings)),
       towerRules_(towerRules(project.settings)),
       floor_(supportRules(project.settings).floor) {
@@ -87,6 +103,7 @@ PrintBuilder::PrintBuilder(Store& store, const Project& project, const Supports&
   findEntries();
   layRegions();
   layParts(sections);
+  beside_ = placeBeside();
 }
 
 void PrintBuilder::findEntries() {
@@ -134,7 +151,8 @@ void PrintBuilder::layRegions() {
   regionLines_.resize(layers.size());
   parallelFor(layers.size(), progress_, [&](std::size_t l) {
     for (const PieceRegion& region : layers[l].regions) {
-      const SupportPathRules& rules = rules_[region.rules].paths;
+      SupportPathRules rules = rules_[region.rules].paths;
+      if (isFirst(layers[l].bottom)) rules.lineWidth = adhesion_.firstLineWidth;
       const std::shared_ptr<const PieceRegion> shared(supports_.support, &region);
       regionLines_[l].push_back(store_.get(regionLines, {shared, crossingOf(layers[l].top, rules), rules}, progress_));
     }
@@ -142,7 +160,7 @@ void PrintBuilder::layRegions() {
 }
 
 void PrintBuilder::layParts(const std::vector<Kept<Sections>>& sections) {
-  std::vector<Kept<std::vector<Polygons>>> buried;
+  std::vector<Kept<Buried>> buried;
   for (std::size_t p = 0; p < sections.size(); ++p)
     buried.push_back(store_.getAside(partBuried, {sections[p], parts_[p].paths}, progress_));
   parallelFor(entries_.size(), progress_, [&](std::size_t e) {
@@ -153,6 +171,8 @@ void PrintBuilder::layParts(const std::vector<Kept<Sections>>& sections) {
       if (l >= sections[p]->layers.size()) continue;
       PartLineInputs in{sections[p], buried[p], l, carriedUnder(entry, p), parts_[p].paths};
       in.rules.height = entry.top - entry.bottom;
+      in.rules.infillPitch = buried[p]->infillPitch;
+      if (isFirst(entry.bottom)) in.rules.lineWidth = adhesion_.firstLineWidth;
       entry.partPaths.push_back({p, store_.get(partLines, in, progress_)});
     }
   });
@@ -188,6 +208,28 @@ std::vector<PathGroup> PrintBuilder::aroundEverything() const {
   return groups;
 }
 
+// Where the nozzle may wait: over the plate, beside all that stands on it, to the centimetre; over a corner where there
+// is no room.
+Point PrintBuilder::placeBeside() const {
+  constexpr double apart = 5, grid = 10;  // mm
+  Box2 all;
+  for (const PartBuild& part : supports_.parts) {
+    all.extend(Vec2(part.placed->bounds.min().head<2>()));
+    all.extend(Vec2(part.placed->bounds.max().head<2>()));
+  }
+  for (const SupportLayer& layer : supports_.support->layers)
+    for (const PieceRegion& region : layer.regions) all.extend(boundsOf(region.area));
+  if (all.isEmpty()) return {0, 0};
+  const Vec2 plate(project_.settings.number("machine.width"), project_.settings.number("machine.depth"));
+  const Vec2 low = (((all.min().array() - apart) / grid).floor() * grid).matrix(),
+             high = (((all.max().array() + apart) / grid).ceil() * grid).matrix(),
+             middle = ((all.center() / grid).array().round() * grid).matrix();
+  for (const Vec2& place :
+       {Vec2(low.x(), middle.y()), Vec2(middle.x(), low.y()), Vec2(high.x(), middle.y()), Vec2(middle.x(), high.y())})
+    if (Box2(Vec2(0, 0), plate).contains(place)) return toPoint(place);
+  return {0, 0};
+}
+
 int PrintBuilder::toolOf(const PieceRegion& region, const std::vector<int>& bodyTools) const {
   const bool isInterface = region.kind == RegionKind::interfaceUpper || region.kind == RegionKind::interfaceLower;
   return isInterface ? rules_[region.rules].interfaceTool : bodyTools[region.piece];
@@ -200,7 +242,7 @@ void PrintBuilder::planTools(const std::vector<int>& bodyTools) {
   int tool = 0;
   std::vector<TowerLayer> tower;
   for (Entry& entry : entries_) {
-    std::array<bool, 2> used{entry.raftLayer >= 0 || (entry.bottom < lowest_ + 1e-6), false};
+    std::array<bool, 2> used{entry.raftLayer >= 0 || isFirst(entry.bottom), false};
     used[0] = used[0] || std::any_of(entry.partPaths.begin(), entry.partPaths.end(),
                                      [](const auto& part) { return !part.paths->groups.empty(); });
     if (entry.supportLayer >= 0) {
@@ -225,7 +267,7 @@ void PrintBuilder::planTools(const std::vector<int>& bodyTools) {
   if (!raft_.empty()) taken.push_back(boundsOf(raft_));
   const Settings& settings = project_.settings;
   const double margin =
-      3 + adhesion_.brimWidth + (adhesion_.skirtLoops > 0 ? adhesion_.lineWidth * adhesion_.skirtLoops : 0);
+      3 + adhesion_.brimWidth + (adhesion_.skirtLoops > 0 ? adhesion_.firstLineWidth * adhesion_.skirtLoops : 0);
   const auto place =
       freePlace(tower_.size(), taken, {settings.number("machine.width"), settings.number("machine.depth")}, margin);
   towerHasRoom_ = place.has_value();
@@ -238,10 +280,13 @@ PrintLayerInputs PrintBuilder::inputsOf(std::size_t i, const std::vector<int>& b
   in.bottom = entry.bottom;
   in.top = entry.top;
   in.supportOnly = entry.partLayer < 0;
-  in.isFirst = entry.bottom < lowest_ + 1e-6;
+  in.isFirst = isFirst(entry.bottom);
   in.firstTool = entry.firstTool;
   in.lastTool = entry.lastTool;
+  in.backwards = std::llround(entry.top / project_.settings.number("layer.height")) % 2 != 0;
   in.motion = motion_;
+  in.travel = travel_;
+  in.beside = beside_;
   if (i == 0) in.around = aroundEverything();
   if (entry.raftLayer >= 0) in.raft.push_back(raftLines(raft_, static_cast<std::size_t>(entry.raftLayer), adhesion_));
   if (entry.supportLayer >= 0) {

@@ -10,6 +10,7 @@
 #include "core/toolpath/part_paths.hpp"
 #include "core/toolpath/prime_tower.hpp"
 #include "core/toolpath/support_paths.hpp"
+#include "core/toolpath/travel.hpp"
 
 namespace trellis {
 
@@ -18,11 +19,11 @@ struct RegionLineInputs {
   int crossing = 0;
   SupportPathRules rules;
 };
-extern const Recipe<Stages, RegionLineInputs> regionLines;
+extern const Recipe<std::vector<Stages>, RegionLineInputs> regionLines;
 
 struct PartLineInputs {
   Kept<Sections> sections;
-  Kept<std::vector<Polygons>> buried;
+  Kept<Buried> buried;
   std::size_t layer = 0;
   Polygons carried;  // what support lies right under it
   PartRules rules;
@@ -33,11 +34,12 @@ extern const Recipe<PartPaths, PartLineInputs> partLines;
 struct PrintLayerInputs {
   double bottom = 0, top = 0;
   bool supportOnly = false, isFirst = false;
+  bool backwards = false;  // every other layer: it begins where the one below ends
   int firstTool = 0, lastTool = 0;
   std::vector<PathGroup> around;  // skirt and brim, before everything else
   std::vector<PathGroup> raft;
   struct Region {
-    Kept<Stages> lines;
+    Kept<std::vector<Stages>> lines;
     std::size_t piece = 0;
     int tool = 0;
   };
@@ -50,6 +52,8 @@ struct PrintLayerInputs {
   std::vector<PartLayer> parts;
   PathGroup tower;
   MotionRules motion;
+  TravelRules travel;
+  Point beside{0, 0};  // where to wait
 };
 extern const Recipe<PrintLayer, PrintLayerInputs> printLayer;
 
@@ -80,6 +84,8 @@ class PrintBuilder {
   void findEntries();
   void layRegions();
   void layParts(const std::vector<Kept<Sections>>& sections);
+  bool isFirst(double bottom) const { return bottom < lowest_ + 1e-6; }
+  Point placeBeside() const;
   void planTools(const std::vector<int>& bodyTools);
   Polygons carriedUnder(const Entry& entry, std::size_t part) const;
   int toolOf(const PieceRegion& region, const std::vector<int>& bodyTools) const;
@@ -91,7 +97,7 @@ class PrintBuilder {
   const Project& project_;
   const Supports& supports_;
   const Progress& progress_;
-  std::vector<std::vector<Kept<Stages>>> regionLines_;  // of each support layer, one a region
+  std::vector<std::vector<Kept<std::vector<Stages>>>> regionLines_;  // of each support layer, one a region
   struct PartSettings {
     PartRules paths;
     std::vector<double> gapsAbove;  // of all supports under it, each once
@@ -104,6 +110,7 @@ class PrintBuilder {
   std::vector<PartSettings> parts_;
   std::vector<SupportSettings> rules_;  // as Supports::rules
   MotionRules motion_;
+  TravelRules travel_;
   AdhesionRules adhesion_;
   TowerRules towerRules_;
   PrimeTower tower_;
@@ -111,6 +118,7 @@ class PrintBuilder {
   bool towerHasRoom_ = true;
   Polygons raft_;              // outline
   double floor_, lowest_ = 0;  // mm, what supports and the print stand on
+  Point beside_{0, 0};
   std::vector<Entry> entries_;
 };
 

@@ -64,9 +64,15 @@ SupportRules supportRules(const Settings& settings) {
   return rules;
 }
 
+double firstLineWidth(const Settings& settings) {
+  const double own = settings.number("line.first_width");
+  return own > 0 ? own : settings.number("line.width");
+}
+
 AdhesionRules adhesionRules(const Settings& settings) {
   AdhesionRules rules;
   rules.lineWidth = settings.number("line.width");
+  rules.firstLineWidth = firstLineWidth(settings);
   rules.skirtLoops = settings.whole("skirt.loops");
   rules.skirtDistance = settings.number("skirt.distance");
   rules.brimWidth = settings.number("brim.width");
@@ -123,6 +129,18 @@ MotionRules motionRules(const Settings& settings) {
   rules.retractLength = settings.number("retract.length");
   rules.retractSpeed = settings.number("retract.speed");
   rules.retractOver = settings.number("retract.over");
+  rules.retractAcceleration = settings.number("retract.acceleration");
+  rules.lift = settings.number("retract.lift");
+  rules.liftSpeed = settings.number("machine.lift_speed");
+  rules.flow = {settings.number("filament.flow"), settings.number("filament2.flow")};
+  rules.leastLayerSeconds = settings.number("filament.layer_time");
+  rules.leastSpeed = settings.number("speed.least");
+  const bool blows = settings.yes("machine.fan");
+  rules.fanLeast = blows ? settings.number("filament.fan.least") / 100 : 0;
+  rules.fanMost = blows ? std::max(rules.fanLeast, settings.number("filament.fan.most") / 100) : 0;
+  rules.fanFirst = blows ? settings.number("filament.fan.first") / 100 : 0;
+  rules.heatSeconds = settings.number("machine.heat_time");
+  rules.timeFactor = settings.number("filament.time_factor");
   return rules;
 }
 
@@ -144,6 +162,9 @@ GcodeRules gcodeRules(const Settings& settings, double printHeight, std::vector<
   rules.start = settings.text("machine.start");
   rules.end = settings.text("machine.end");
   rules.toolChange = settings.text("machine.tool_change");
+  rules.machine = settings.text("machine.name");
+  rules.filament = settings.text("filament.name");
+  rules.print = settings.text("print.name");
   rules.temperatures = {fmt::format("{:g}", settings.number("filament.nozzle_heat")),
                         fmt::format("{:g}", settings.number("filament2.nozzle_heat"))};
   rules.values = {{"nozzle_heat", fmt::format("{:g}", settings.number("filament.nozzle_heat"))},
@@ -151,7 +172,9 @@ GcodeRules gcodeRules(const Settings& settings, double printHeight, std::vector<
                   // as machine's texts of old projects name them
                   {"nozzle_temperature", fmt::format("{:g}", settings.number("filament.nozzle_heat"))},
                   {"bed_temperature", fmt::format("{:g}", settings.number("filament.plate_heat"))},
-                  {"height", fmt::format("{:.3f}", printHeight)}};
+                  {"height", fmt::format("{:.3f}", printHeight)},
+                  {"tool", "0"},
+                  {"version", TRELLIS_VERSION}};
   rules.partNames = std::move(partNames);
   return rules;
 }

@@ -64,6 +64,7 @@ struct PartRules {
   int walls = 2;
   int coverTop = 4, coverBottom = 3;  // layers
   double infillDensity = 0.15;        // 0–1
+  double infillPitch = 0;             // mm between its lines; 0 follows from the density alone
   double longestSpan = 9;             // mm a single line may run over nothing from hold to hold
 };
 
@@ -85,7 +86,8 @@ struct SupportPathRules {
 enum class BrimSide { outside, inside, both };
 
 struct AdhesionRules {
-  double lineWidth = 0.45;  // mm
+  double lineWidth = 0.45;       // mm
+  double firstLineWidth = 0.45;  // mm, on the plate
   int skirtLoops = 1;
   double skirtDistance = 5;             // mm of daylight
   double brimWidth = 0, brimGap = 0.1;  // mm
@@ -111,13 +113,24 @@ struct MotionRules {
   double retractLength = 0.8;                // mm of filament
   double retractSpeed = 35;                  // mm/s
   double retractOver = 1.5;                  // mm of travel
+  double retractAcceleration = 1500;         // mm/s², of the filament
+  double lift = 0.2;                         // mm, over the part
+  double liftSpeed = 12;                     // mm/s, up and down
+  std::array<double, 2> flow{10, 6};         // mm³/s at most, of each filament
+  double leastLayerSeconds = 6;              // of the slower-cooling filament
+  double leastSpeed = 8;                     // mm/s that a layer is slowed to
+  double fanLeast = 0.5, fanMost = 1;        // 0–1, by how long a layer takes
+  double fanFirst = 0;                       // 0–1, on the first layer
   double toolChangeSeconds = 12;
+  double heatSeconds = 0;  // before the print begins
+  double timeFactor = 1;   // real time over reckoned time
 };
 
 struct GcodeRules {
   MotionRules motion;
   double filamentDiameter = 1.75;             // mm
   std::string start, end, toolChange;         // with {named} values
+  std::string machine, filament, print;       // what it is set up with, by name
   std::array<std::string, 2> temperatures;    // °C, of each filament's nozzle: {nozzle_heat} in the tool change
   std::map<std::string, std::string> values;  // what the names stand for
   std::vector<std::string> partNames;
@@ -137,6 +150,7 @@ struct StabilityRules {
 // measures 45.01° in a mesh.
 double hangsBeyond(const Settings& settings);
 
+double firstLineWidth(const Settings& settings);  // mm
 LayerRules layerRules(const Settings& settings);
 SupportRules supportRules(const Settings& settings);
 PartRules partRules(const Settings& settings);

@@ -28,12 +28,15 @@ SettingRow text(std::string key, std::string label, std::string standard, std::s
 }
 
 void addLayers(std::vector<SettingRow>& rows) {
+  rows.push_back(text("print.name", "Print", "Everyday 0.2", "Its name, for the G-code's head."));
   rows.push_back(number("layer.height", "Layer height", "mm", 0.05, 0.6, 0.2,
                         "Thickness of a layer. Thinner shows finer slopes and takes longer."));
   rows.push_back(number("layer.first", "First layer", "mm", 0.1, 0.6, 0.2,
                         "Thickness of the layer on the plate. Thicker forgives an uneven plate."));
   rows.push_back(number("line.width", "Line width", "mm", 0.2, 1.2, 0.45,
                         "Width of a printed line, a little over the nozzle's. Wider is stronger and coarser."));
+  rows.push_back(number("line.first_width", "First layer's line width", "mm", 0, 1.2, 0,
+                        "Width of the lines on the plate; 0 is as all others. Wider ones hold better."));
   rows.push_back(whole("walls", "Walls", 1, 10, 2, "Lines around every outline. More are stronger and slower."));
   rows.push_back(whole("cover.top", "Top cover", 0, 20, 4, "Solid layers under every upper surface."));
   rows.push_back(whole("cover.bottom", "Bottom cover", 0, 20, 3, "Solid layers over every lower surface."));
@@ -138,7 +141,8 @@ void addSupport(std::vector<SettingRow>& rows) {
   rows.push_back(choice("support.interface.lower.pattern", "Lower lines", {"lines", "crossed", "concentric"}, "lines",
                         "As for the interface under the part."));
   rows.push_back(choice("support.body.pattern", "Body lines", {"lines", "crossed", "zigzag", "concentric"}, "zigzag",
-                        "Lines are quick; crossed lines carry fine detail; one zigzag pulls out as a ribbon; "
+                        "Lines run one way; crossed lines carry fine detail; a zigzag folds on wherever it can and "
+                        "pulls out as a ribbon; "
                         "concentric follows the outline."));
   rows.push_back(
       whole("support.graded.layers", "Graded layers", 0, 20, 0,
@@ -200,15 +204,28 @@ void addFeatures(std::vector<SettingRow>& rows) {
                           row.speed, "Slower is neater and sticks better."));
   rows.push_back(number("speed.first", "Speed of the first layer", "mm/s", 1, 500, 25,
                         "The most any line of the first layer is printed at."));
+  rows.push_back(number("speed.least", "Least speed", "mm/s", 1, 100, 8,
+                        "The slowest a line is printed when a layer is slowed to its least time; what still lacks is "
+                        "waited for beside the print."));
   rows.push_back(number("speed.travel", "Travel speed", "mm/s", 1, 1000, 150, "Moves that print nothing."));
   for (const Row& row : features)
     rows.push_back(
         number(std::string("fan.") + row.feature, std::string("Fan for ") + row.label, "%", 0, 100, row.fan,
-               "More cools faster, for overhangs and bridges; less bonds layers better. Off on the first layer."));
+               "Share of the fan these lines get. More cools faster; less bonds layers better. The filament says how "
+               "much fan there is."));
 }
 
 void addMachine(std::vector<SettingRow>& rows) {
   rows.push_back(text("machine.name", "Machine", "Glasshouse Bench", "Its name, for the G-code's head."));
+  rows.push_back({"machine.fan",
+                  SettingKind::yesNo,
+                  "Part fan",
+                  "",
+                  0,
+                  0,
+                  true,
+                  {},
+                  "Whether a fan blows at what has just been printed. Without one less leans freely."});
   rows.push_back(number("machine.width", "Plate width", "mm", 20, 2000, 250, "Along x."));
   rows.push_back(number("machine.depth", "Plate depth", "mm", 20, 2000, 210, "Along y."));
   rows.push_back(number("machine.height", "Height", "mm", 20, 2000, 220, "The highest a print can be."));
@@ -220,8 +237,16 @@ void addMachine(std::vector<SettingRow>& rows) {
   rows.push_back(number("retract.length", "Retraction", "mm", 0, 20, 0.8, "Filament pulled back before a travel."));
   rows.push_back(
       number("retract.speed", "Retraction speed", "mm/s", 1, 200, 35, "How fast it is pulled back and pushed again."));
+  rows.push_back(number(
+      "retract.over", "Retract over", "mm", 0, 100, 1.5,
+      "Shorter travels are made without retracting, and so are longer ones within an island or a piece of support."));
+  rows.push_back(number("retract.acceleration", "Retraction acceleration", "mm/s²", 50, 50000, 1500,
+                        "Of the filament, for the time estimate."));
+  rows.push_back(number("retract.lift", "Lift", "mm", 0, 5, 0.2,
+                        "How far the nozzle rises where it travels over the part. Higher is safer and slower."));
   rows.push_back(
-      number("retract.over", "Retract over", "mm", 0, 100, 3, "Shorter travels are made without retracting."));
+      number("machine.lift_speed", "Speed up and down", "mm/s", 1, 200, 12, "From layer to layer, and to lift."));
+  rows.push_back(number("machine.heat_time", "Heating takes", "s", 0, 3600, 0, "For the time shown; 0 leaves it out."));
   rows.push_back(text("machine.start", "Start G-code",
                       "M140 S{plate_heat}\nM104 S{nozzle_heat}\nG28\nM190 S{plate_heat}\n"
                       "M109 S{nozzle_heat}\nG92 E0",
@@ -239,6 +264,19 @@ void addMachine(std::vector<SettingRow>& rows) {
   rows.push_back(number("filament.diameter", "Diameter", "mm", 0.5, 4, 1.75, "Of both filaments."));
   rows.push_back(number("filament.density", "Filament density", "g/cm³", 0.3, 10, 1.24, "For the grams."));
   rows.push_back(number("filament.price", "Price", "/kg", 0, 10000, 22, "For the money, in your own currency."));
+  rows.push_back(number("filament.flow", "Most volume", "mm³/s", 0.5, 200, 10,
+                        "How much of it the nozzle melts in a second. No line is printed faster than that allows."));
+  rows.push_back(number("filament.layer_time", "Least layer time", "s", 0, 300, 6,
+                        "How long a layer has to cool before the next. A faster one is slowed, its outer walls last."));
+  rows.push_back(number("filament.fan.least", "Fan, least", "%", 0, 100, 50,
+                        "On layers that take three times their least time or more. Less bonds layers better."));
+  rows.push_back(number("filament.fan.most", "Fan, most", "%", 0, 100, 100,
+                        "On layers at their least time, on bridges, on walls that lean out, and right over support. 0 "
+                        "for what warps or splits in a draught."));
+  rows.push_back(
+      number("filament.fan.first", "Fan on the first layer", "%", 0, 100, 0, "0 lets it hold on the plate."));
+  rows.push_back(number("filament.time_factor", "Time correction", "", 0.2, 5, 1,
+                        "What prints really take over what was reckoned."));
   rows.push_back(number("filament.stiffness", "Stiffness", "N/mm²", 1, 100000, 2000,
                         "Young's modulus across layers: how little a tall part gives way to the nozzle. A usual "
                         "figure, not measured on your filament; a "
@@ -262,6 +300,8 @@ void addMachine(std::vector<SettingRow>& rows) {
   rows.push_back(
       number("filament2.price", "Second: price", "/kg", 0, 10000, 85, "For the money, in your own currency."));
   rows.push_back(number("filament2.nozzle_heat", "Second: nozzle heat", "°C", 0, 500, 205, "While printing."));
+  rows.push_back(number("filament2.flow", "Second: most volume", "mm³/s", 0.5, 200, 6,
+                        "How much of it the nozzle melts in a second."));
   rows.push_back(number("filament2.speed", "Second: top speed", "mm/s", 1, 500, 25,
                         "The most any line is printed at with it. Soluble filaments are slow: common practice."));
 }

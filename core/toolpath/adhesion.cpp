@@ -4,6 +4,7 @@
 #include "core/toolpath/fill.hpp"
 #include "core/toolpath/part_paths.hpp"
 #include "core/toolpath/walls.hpp"
+#include "core/toolpath/zigzag.hpp"
 
 namespace trellis {
 
@@ -11,7 +12,7 @@ namespace {
 
 // Around outlines, or inside their holes, the innermost first, each so far from the part as its middle is.
 Polygons loopsAround(const Polygons& parts, const AdhesionRules& rules) {
-  const double w = rules.lineWidth;
+  const double w = rules.firstLineWidth;
   Polygons outer, holes, lines;
   for (Polygon outline : parts) {
     const bool isOuter = ClipperLib::Orientation(outline);
@@ -51,14 +52,15 @@ PathGroup raftLines(const Polygons& outline, std::size_t layer, const AdhesionRu
   PathGroup group;
   group.stages = std::move(walls.loops);
   std::vector<Path>& lines = group.stages.emplace_back();
-  for (Polygon& line : fillLines(grow(walls.inside, -0.35 * w), layer % 2 == 0 ? evenAngle : oddAngle, w))
+  const Polygons room = grow(walls.inside, -0.35 * w);
+  for (Polygon& line : zigzag(fillLines(room, layer % 2 == 0 ? evenAngle : oddAngle, w), room, longestJoin * w))
     lines.push_back({Feature::raft, w, false, std::move(line)});
   return group;
 }
 
 PathGroup brimLines(const Polygons& parts, const Polygons& supports, const AdhesionRules& rules) {
   PathGroup group;
-  const double w = rules.lineWidth;
+  const double w = rules.firstLineWidth;
   const Polygons loops = loopsAround(parts, rules);
   if (loops.empty()) return group;
   std::vector<Path>& paths = group.stages.emplace_back();
@@ -82,8 +84,9 @@ PathGroup skirtLines(const Polygons& covered, const AdhesionRules& rules) {
   PathGroup group;
   for (int loop = rules.skirtLoops; loop-- > 0;) {
     std::vector<Path>& paths = group.stages.emplace_back();
-    for (const Polygon& outline : simplified(grow(covered, rules.skirtDistance + rules.lineWidth * (loop + 0.5)), 0.01))
-      if (ClipperLib::Orientation(outline)) paths.push_back({Feature::skirt, rules.lineWidth, true, outline});
+    for (const Polygon& outline :
+         simplified(grow(covered, rules.skirtDistance + rules.firstLineWidth * (loop + 0.5)), 0.01))
+      if (ClipperLib::Orientation(outline)) paths.push_back({Feature::skirt, rules.firstLineWidth, true, outline});
   }
   return group;
 }

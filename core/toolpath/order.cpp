@@ -1,89 +1,64 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/toolpath/order.hpp"
 
+#include "core/toolpath/tour.hpp"
+
 #include <algorithm>
-#include <cmath>
-#include <limits>
 
 namespace trellis {
 
 namespace {
 
-double squared(const Point& a, const Point& b) {
-  const double dx = static_cast<double>(a.X - b.X), dy = static_cast<double>(a.Y - b.Y);
-  return dx * dx + dy * dy;
+constexpr double leastRun = 0.05;  // mm; what is shorter leaves no line
+
+bool keepsItsBeginning(const Path& path) {
+  return path.feature <= Feature::wallSteep;  // walls of the part
 }
 
-// Turning at corner i in radians; negative turns away from the part, as concave corners do.
-double turningAt(const Polygon& loop, std::size_t i) {
-  const std::size_t n = loop.size();
-  const Vec2 in = toMm(loop[i]) - toMm(loop[(i + n - 1) % n]), out = toMm(loop[(i + 1) % n]) - toMm(loop[i]);
-  return std::atan2(in.x() * out.y() - in.y() * out.x(), in.dot(out));
+// A path as the nozzle runs along it, from one of its points.
+Run runAlong(Path path, std::size_t point, const PathGroup& group) {
+  if (path.closed) {
+    std::rotate(path.points.begin(), path.points.begin() + static_cast<std::ptrdiff_t>(point), path.points.end());
+    path.points.push_back(path.points.front());
+  } else if (point > 0) {
+    std::reverse(path.points.begin(), path.points.end());
+  }
+  return {path.feature, path.width, group.owner, std::move(path.points), group.tool, path.height, 0, 0, {}};
 }
 
-std::size_t seamOf(const Polygon& loop, const Point& from) {
-  constexpr double corner = 0.35;  // radians, 20°; less does not hide a seam
-  constexpr double alike = 0.05;
-  std::size_t best = 0;
-  double sharpest = -corner, nearest = std::numeric_limits<double>::max();
-  for (std::size_t i = 0; i < loop.size(); ++i) {
-    const double turning = turningAt(loop, i);
-    if (turning < sharpest - alike) {
-      sharpest = turning;
-      nearest = squared(loop[i], from);
-      best = i;
-    } else if ((sharpest == -corner || std::abs(turning - sharpest) <= alike) && squared(loop[i], from) < nearest) {
-      nearest = squared(loop[i], from);
-      best = i;
+// The places where a stage's paths may be entered.
+class Stage {
+ public:
+  explicit Stage(std::vector<Path> paths) : paths_(std::move(paths)) {
+    std::erase_if(paths_, [](const Path& path) { return path.points.size() < 2 || lengthOf(path) < leastRun; });
+    for (std::size_t p = 0; p < paths_.size(); ++p) {
+      const Path& path = paths_[p];
+      firstOf_.push_back(places_.size());
+      const std::size_t step = !path.closed ? path.points.size() - 1 : keepsItsBeginning(path) ? path.points.size() : 1;
+      for (std::size_t i = 0; i < path.points.size(); i += step) {
+        places_.push_back(toMm(path.points[i]));
+        entries_.push_back({p, i});
+      }
+    }
+    firstOf_.push_back(places_.size());
+  }
+
+  void append(const PathGroup& group, Point& at, std::vector<Run>& runs) {
+    PlaceGrid grid(places_);
+    while (grid.left() > 0) {
+      const auto [path, point] = entries_[grid.nearest(toMm(at))];
+      for (std::size_t i = firstOf_[path]; i < firstOf_[path + 1]; ++i) grid.remove(i);
+      runs.push_back(runAlong(std::move(paths_[path]), point, group));
+      at = runs.back().points.back();
     }
   }
-  return best;
-}
 
-std::size_t nearestPoint(const Polygon& points, const Point& from) {
-  return static_cast<std::size_t>(
-      std::min_element(points.begin(), points.end(),
-                       [&](const Point& a, const Point& b) { return squared(a, from) < squared(b, from); }) -
-      points.begin());
-}
-
-struct Reach {
-  double distance = std::numeric_limits<double>::max();
-  std::size_t index = 0;
-  bool backwards = false;
+ private:
+  std::vector<Path> paths_;
+  std::vector<Vec2> places_;
+  std::vector<std::pair<std::size_t, std::size_t>> entries_;  // path and point, by place
+  std::vector<std::size_t> firstOf_;                          // place, by path
 };
-
-Reach nearestPath(const std::vector<Path>& paths, const std::vector<bool>& done, const Point& from) {
-  Reach best;
-  for (std::size_t i = 0; i < paths.size(); ++i) {
-    if (done[i]) continue;
-    const Polygon& points = paths[i].points;
-    const double front = squared(points.front(), from), back = squared(points.back(), from);
-    if (front < best.distance) best = {front, i, false};
-    if (!paths[i].closed && back < best.distance) best = {back, i, true};
-  }
-  return best;
-}
-
-void appendStage(std::vector<Path> paths, const PathGroup& group, Point& at, std::vector<Run>& runs) {
-  std::erase_if(paths, [](const Path& path) { return path.points.size() < 2; });
-  std::vector<bool> done(paths.size(), false);
-  for (std::size_t count = 0; count < paths.size(); ++count) {
-    const Reach next = nearestPath(paths, done, at);
-    done[next.index] = true;
-    Path& path = paths[next.index];
-    if (path.closed) {
-      const bool seam = path.feature == Feature::wallOuter || path.feature == Feature::wallSteep;
-      const std::size_t start = seam ? seamOf(path.points, at) : nearestPoint(path.points, at);
-      std::rotate(path.points.begin(), path.points.begin() + static_cast<std::ptrdiff_t>(start), path.points.end());
-      path.points.push_back(path.points.front());
-    } else if (next.backwards) {
-      std::reverse(path.points.begin(), path.points.end());
-    }
-    at = path.points.back();
-    runs.push_back({path.feature, path.width, group.owner, std::move(path.points), group.tool, path.height});
-  }
-}
 
 Box2 boundsOf(const PathGroup& group) {
   Box2 box;
@@ -95,25 +70,22 @@ Box2 boundsOf(const PathGroup& group) {
 
 }  // namespace
 
-std::vector<Run> orderPaths(const std::vector<PathGroup>& groups) {
-  std::vector<Run> runs;
-  std::vector<Box2> boxes;
-  for (const PathGroup& group : groups) boxes.push_back(boundsOf(group));
-  std::vector<bool> done(groups.size(), false);
-  Point at(0, 0);
-  for (std::size_t count = 0; count < groups.size(); ++count) {
-    std::size_t next = groups.size();
-    double nearest = std::numeric_limits<double>::max();
-    for (std::size_t i = 0; i < groups.size(); ++i) {
-      if (done[i]) continue;
-      const double distance = boxes[i].isEmpty() ? 0 : boxes[i].exteriorDistance(toMm(at));
-      if (distance < nearest) {
-        nearest = distance;
-        next = i;
-      }
+std::vector<Run> orderPaths(const std::vector<PathGroup>& groups, bool backwards) {
+  std::vector<Vec2> places;
+  std::vector<std::size_t> numbers;
+  for (std::size_t g = 0; g < groups.size(); ++g)
+    if (const Box2 box = boundsOf(groups[g]); !box.isEmpty()) {
+      places.push_back(box.center());
+      numbers.push_back(g);
     }
-    done[next] = true;
-    for (const auto& stage : groups[next].stages) appendStage(stage, groups[next], at, runs);
+  std::vector<std::size_t> tour = tourOf(places, Vec2::Zero());
+  if (backwards) std::reverse(tour.begin(), tour.end());
+  std::vector<Run> runs;
+  Point at = backwards && !tour.empty() ? toPoint(places[tour.front()]) : Point(0, 0);
+  for (const std::size_t next : tour) {
+    const std::size_t before = runs.size(), g = numbers[next];
+    for (const std::vector<Path>& stage : groups[g].stages) Stage(stage).append(groups[g], at, runs);
+    for (std::size_t r = before; r < runs.size(); ++r) runs[r].group = g;
   }
   return runs;
 }

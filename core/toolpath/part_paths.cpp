@@ -2,9 +2,13 @@
 #include "core/toolpath/part_paths.hpp"
 
 #include "core/base/parallel.hpp"
+#include "core/geometry/edge_grid.hpp"
 #include "core/toolpath/fill.hpp"
+#include "core/toolpath/seam.hpp"
 #include "core/toolpath/stretches.hpp"
+#include "core/toolpath/tour.hpp"
 #include "core/toolpath/walls.hpp"
+#include "core/toolpath/zigzag.hpp"
 
 #include <algorithm>
 
@@ -16,7 +20,7 @@ constexpr double smoothing = 0.008;       // mm; outlines may move this much bef
 constexpr double coverCoarseness = 0.02;  // mm; a cover's rim lies under walls or bonds into infill
 constexpr double leastBridge = 1.0;       // mm² of surface over nothing that is worth bridging lines
 constexpr double fillInset = 0.35;        // of a line width: sparse lines bond into the walls a little
-constexpr double endInset = 0.15;         // and solid ones more, so that nothing stays open between their round ends
+constexpr double endInset = 0.25;         // and solid ones more, so that nothing stays open where they turn
 constexpr double betweenTips = 4;         // mm of daylight between supports that a line spans without a thought
 constexpr double mostSparse = 0.9;        // of the volume; denser infill is solid
 
@@ -63,6 +67,62 @@ std::vector<Path> dividedBySteepness(const std::vector<Path>& loops, const Polyg
   return divided;
 }
 
+// Which of the lines is nearest to where an outline begins; none when all are farther than reach.
+std::size_t nearestLine(const EdgeGrid& lines, const Polygon& outline, double reach, std::size_t none) {
+  std::size_t nearest = none;
+  const Vec2 at = toMm(outline.front());
+  lines.anyNear(at, [&](const Edge& edge) {
+    if (const double off = (edge.at(edge.nearestTo(at)) - at).norm(); off < reach) {
+      reach = off;
+      nearest = edge.line;
+    }
+    return false;
+  });
+  return nearest;
+}
+
+void beginNear(Polygon& outline, const Vec2& place) {
+  std::rotate(outline.begin(),
+              std::min_element(outline.begin(), outline.end(),
+                               [&](const Point& a, const Point& b) {
+                                 return (toMm(a) - place).squaredNorm() < (toMm(b) - place).squaredNorm();
+                               }),
+              outline.end());
+}
+
+// Outer walls from their seams, each after the inner ones that lie along it, from the inside out: they hold it, and
+// from one to the next the nozzle has a step to go. loops: outermost first; below: what lies under them, or null.
+std::vector<std::vector<Path>> wallStages(std::vector<std::vector<Path>> loops, const Polygons& carried,
+                                          const Polygons* below, double lineWidth) {
+  std::vector<std::vector<Path>> stages;
+  if (loops.empty()) return stages;
+  std::vector<Path>& outer = loops.front();
+  std::vector<Vec2> seams;
+  Polygons lines;
+  for (Path& wall : outer) {
+    if (wall.closed) wall.points = beginningAtSeam(std::move(wall.points), carried);
+    seams.push_back(toMm(wall.points.front()));
+    lines.push_back(wall.closed ? asLines({wall.points}).front() : wall.points);
+  }
+  const EdgeGrid grid(lines, static_cast<double>(loops.size()) * lineWidth);
+  // By outer wall, and at the end what lies along none.
+  std::vector<std::vector<std::vector<Path>>> nests(outer.size() + 1);
+  for (std::size_t k = loops.size(); k-- > 1;) {
+    for (auto& nest : nests) nest.emplace_back();
+    for (Path& wall : loops[k]) {
+      const std::size_t nest = nearestLine(grid, wall.points, (static_cast<double>(k) + 1) * lineWidth, outer.size());
+      if (wall.closed && nest < outer.size()) beginNear(wall.points, seams[nest]);
+      nests[nest].back().push_back(std::move(wall));
+    }
+  }
+  for (auto& stage : nests.back()) stages.push_back(std::move(stage));
+  for (const std::size_t nest : tourOf(seams, seams.empty() ? Vec2(0, 0) : seams.front())) {
+    for (auto& stage : nests[nest]) stages.push_back(std::move(stage));
+    stages.push_back(below ? dividedBySteepness({outer[nest]}, *below) : std::vector<Path>{outer[nest]});
+  }
+  return stages;
+}
+
 // Lines that end where another begins are one: outlines that were cut open where they happened to begin.
 Polygons joined(Polygons lines) {
   for (std::size_t i = 0; i < lines.size(); ++i)
@@ -89,6 +149,8 @@ Polygons unprinted(const Walls& walls, double lineWidth) {
   return withoutSpecks(opened(subtract(walls.missed, printed), 0.01), lineWidth * lineWidth / 4);
 }
 
+bool isDense(const PartRules& rules) { return rules.infillDensity > mostSparse; }
+
 class IslandFiller {
  public:
   IslandFiller(const std::vector<Polygons>& sections, const std::vector<Polygons>& buried, std::size_t layer,
@@ -103,8 +165,12 @@ class IslandFiller {
   void fill(const Polygons& inside, std::vector<std::vector<Path>>& stages) const {
     const double w = rules_.lineWidth;
     const Polygons thin = thinIn(inside);
-    if (!thin.empty()) stages.push_back(singleLines(thin, {Feature::wallInner, w, false, {}, rules_.height}));
     fillBroad(thin.empty() ? inside : subtract(inside, thin), stages);
+    if (thin.empty()) return;
+    // They lie all over, so they are drawn on the way of what comes last.
+    if (stages.empty()) stages.emplace_back();
+    for (Path& line : singleLines(thin, {Feature::wallInner, w, false, {}, rules_.height}))
+      stages.back().push_back(std::move(line));
   }
 
  private:
@@ -133,18 +199,44 @@ class IslandFiller {
       reach = grow(covers, -w * fillInset);
       edges = edgesOf(reach, inside);
     }
-    addLines(stages.emplace_back(), feature, w, edges);
-    const Path like{feature, w, false, {}, rules_.height};
     const Polygons within = edges.empty() ? covers : subtract(covers, around(edges, filledBy(w, rules_.height) / 2));
-    stages.push_back(solidLines(within, angle, w * endInset, like));
+    layCovers(within, edges, angle, {feature, w, false, {}, rules_.height}, stages);
     if (rules_.infillDensity <= 0) return;
-    if (rules_.infillDensity > mostSparse)
+    if (isDense(rules_))
       return stages.push_back(
           solidLines(subtract(rest, covers), angle, w * endInset, {Feature::infill, w, false, {}, rules_.height}));
     const Polygons room =
         grow(grow(subtract(rest, covers), -w / 2), w * (0.5 - fillInset));  // but where it is narrower than a line
-    addLines(stages.emplace_back(), Feature::infill, w,
-             fillLines(room, layer_ % 2 ? oddAngle : evenAngle, w / rules_.infillDensity, w));
+    const double pitch = rules_.infillPitch > 0 ? rules_.infillPitch : w / rules_.infillDensity;
+    const Polygons lines = fillLines(room, layer_ % 2 ? oddAngle : evenAngle, pitch, w);
+    addLines(stages.emplace_back(), Feature::infill, w, zigzag(lines, room, longestJoin * pitch));
+  }
+
+  // Piece by piece, each after its edges, along a short way from where the walls end.
+  void layCovers(const Polygons& within, const Polygons& edges, double angle, const Path& like,
+                 std::vector<std::vector<Path>>& stages) const {
+    const std::vector<Polygons> pieces = components(within);
+    if (pieces.empty()) return addLines(stages.emplace_back(), like.feature, like.width, edges);
+    std::vector<Box2> boxes;
+    std::vector<Vec2> middles;
+    for (const Polygons& piece : pieces) {
+      boxes.push_back(boundsOf(piece));
+      middles.push_back(boxes.back().center());
+    }
+    std::vector<Polygons> edgesOfPiece(pieces.size());
+    for (const Polygon& edge : edges) {
+      const Vec2 middle = toMm(edge[edge.size() / 2]);
+      const auto nearer = [&](const Box2& a, const Box2& b) {
+        return a.squaredExteriorDistance(middle) < b.squaredExteriorDistance(middle);
+      };
+      edgesOfPiece[static_cast<std::size_t>(std::min_element(boxes.begin(), boxes.end(), nearer) - boxes.begin())]
+          .push_back(edge);
+    }
+    const bool begun = !stages.empty() && !stages.back().empty();
+    for (const std::size_t p : tourOf(middles, begun ? toMm(stages.back().back().points.front()) : Vec2(0, 0))) {
+      addLines(stages.emplace_back(), like.feature, like.width, edgesOfPiece[p]);
+      stages.push_back(solidLines(pieces[p], angle, like.width * endInset, like));
+    }
   }
 
   Polygons skinsIn(const Polygons& rest) const {
@@ -196,19 +288,36 @@ std::vector<Polygons> buriedIn(const std::vector<Polygons>& sections, const Part
   return buried;
 }
 
+double infillPitch(const std::vector<Polygons>& buried, const PartRules& rules) {
+  constexpr std::size_t samples = 24;
+  if (rules.infillDensity <= 0 || isDense(rules)) return 0;
+  const double w = rules.lineWidth, even = w / rules.infillDensity;
+  double pitch = even;
+  for (int round = 0; round < 2; ++round) {
+    double lines = 0, joined = 0;
+    for (std::size_t s = 0; s < std::min(samples, buried.size()); ++s) {
+      const std::size_t l = s * buried.size() / std::min(samples, buried.size());
+      const Polygons room = grow(buried[l], -w * (rules.walls + 0.35));
+      const Polygons straight = fillLines(room, l % 2 ? oddAngle : evenAngle, pitch, w);
+      for (const Polygon& line : straight) lines += lengthOf(line);
+      for (const Polygon& line : zigzag(straight, room, longestJoin * pitch)) joined += lengthOf(line);
+    }
+    if (lines > 0) pitch = even * joined / lines;
+  }
+  return pitch;
+}
+
 PartPaths partPaths(const std::vector<Polygons>& sections, const std::vector<Polygons>& buried, std::size_t layer,
                     const Polygons& carried, const PartRules& rules) {
   PartPaths result;
   const IslandFiller filler(sections, buried, layer, carried, rules);
   for (const Polygons& island : components(sections[layer])) {
     Walls walls = wallsOf(island, {rules.walls, rules.lineWidth, rules.height});
-    PathGroup group{{Owner::part, 0}, {}};
-    if (layer > 0 && !walls.loops.empty())
-      walls.loops.front() = dividedBySteepness(walls.loops.front(), sections[layer - 1]);
-    std::reverse(walls.loops.begin(), walls.loops.end());  // inner walls first: they hold the outer ones
+    PathGroup group{{Owner::part, 0}, {}, 0, island};
     const Polygons tooThin = unprinted(walls, rules.lineWidth);
     result.tooThin.insert(result.tooThin.end(), tooThin.begin(), tooThin.end());
-    group.stages = std::move(walls.loops);
+    group.stages =
+        wallStages(std::move(walls.loops), carried, layer > 0 ? &sections[layer - 1] : nullptr, rules.lineWidth);
     group.stages.push_back(std::move(walls.thin));
     filler.fill(walls.inside, group.stages);
     result.groups.push_back(std::move(group));

@@ -27,7 +27,8 @@ struct Path {
 struct PathGroup {
   Owner owner;
   std::vector<std::vector<Path>> stages;
-  int tool = 0;  // which filament: 0 the first, 1 the second
+  int tool = 0;          // which filament: 0 the first, 1 the second
+  Polygons island = {};  // of a part: what it fills, within which the nozzle travels unseen; empty for all else
 };
 
 // Cross-section in mm² of a line of width w and height h: (w − h)·h + πh²/4, a rectangle with round

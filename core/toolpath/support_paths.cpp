@@ -14,7 +14,7 @@ namespace trellis {
 namespace {
 
 constexpr double seam = 0.02;      // mm over which neighbours count as one
-constexpr double longestJoin = 3;  // pitches along the border from one line of a zigzag to the next
+constexpr double longestFold = 3;  // pitches along the border from one line of a zigzag to the next
 
 // How one use of a region is filled.
 struct Fill {
@@ -56,17 +56,23 @@ std::vector<Path> within(const Polygons& region, const std::vector<Path>& paths)
   return result;
 }
 
+// One island of a region.
+struct Island {
+  Polygons own;            // what is filled
+  Polygons whole;          // with what lies beside it of the same piece
+  const Polygons& beside;  // all of the region's
+};
+
 // Walls run along the outline of a piece, not between its own uses: there they would stand on nothing, and hold
 // nothing.
-Walls wallsAround(const PieceRegion& region, const Fill& fill, double width) {
-  if (region.beside.empty() || fill.walls == 0)
-    return loopsOf(region.area, {fill.walls, width, 0, fill.feature, fill.feature});
-  Walls walls =
-      loopsOf(unite(region.area, grow(region.beside, seam)), {fill.walls, width, 0, fill.feature, fill.feature});
-  for (std::vector<Path>& loops : walls.loops) loops = within(region.area, loops);
-  walls.thin = within(region.area, walls.thin);
+Walls wallsAround(const Island& island, const Fill& fill, double width) {
+  const WallRules rules{fill.walls, width, 0, fill.feature, fill.feature};
+  if (island.beside.empty() || fill.walls == 0) return loopsOf(island.own, rules);
+  Walls walls = loopsOf(island.whole, rules);
+  for (std::vector<Path>& loops : walls.loops) loops = within(island.own, loops);
+  walls.thin = within(island.own, walls.thin);
   // Lines end in the border to what lies beside as they end in a wall.
-  walls.inside = intersect(walls.inside, grow(region.area, -width * 0.15));
+  walls.inside = intersect(walls.inside, grow(island.own, -width * 0.15));
   return walls;
 }
 
@@ -100,9 +106,9 @@ std::vector<Path> concentric(Polygons room, const Fill& fill, double width, doub
   return paths;
 }
 
-Stages filledRegion(const PieceRegion& region, const Fill& fill, int crossing, double w) {
+Stages filledIsland(const Island& island, const Fill& fill, double angle, double w) {
   const double pitch = w + fill.spacing;
-  Walls walls = wallsAround(region, fill, w);
+  Walls walls = wallsAround(island, fill, w);
   Stages stages = std::move(walls.loops);
   stages.push_back(std::move(walls.thin));
   if (fill.pattern == Pattern::none) return stages;
@@ -113,16 +119,18 @@ Stages filledRegion(const PieceRegion& region, const Fill& fill, int crossing, d
     paths = concentric(fill.walls > 0 ? grow(walls.inside, -fill.spacing - w / 2) : room, fill, w, pitch);
     return stages;
   }
-  const double angle = fill.angle + (fill.pattern == Pattern::crossed ? 90 * crossing : 0);
-  Polygons lines = fillLines(room, angle, pitch, fill.pattern == Pattern::zigzag ? w : 0);
+  const bool folds = fill.pattern == Pattern::zigzag;
+  // In a narrow body the wall stands by itself: stubs across it would be a stop each.
+  const double shortest = folds ? w : fill.walls > 0 && fill.feature == Feature::supportBody ? 2 * w : 0;
+  Polygons lines = fillLines(room, angle, pitch, shortest);
   if (fill.walls == 0)
     for (Polygon& line : linesThroughMissed(room, lines, angle)) lines.push_back(std::move(line));
-  if (region.kind == RegionKind::interfaceUpper || region.kind == RegionKind::interfaceLower)
-    for (Polygon& line : linesBeside(lines, region.area, angle, w, pitch))
+  if (fill.feature == Feature::interfaceUpper || fill.feature == Feature::interfaceLower)
+    for (Polygon& line : linesBeside(lines, island.own, angle, w, pitch))
       paths.push_back({fill.feature, std::min(w, pitch / 2), false, std::move(line)});
-  if (fill.pattern == Pattern::zigzag)
-    lines = zigzag(lines, room, longestJoin * pitch, region.beside.empty() ? Polygons{} : grow(region.beside, w));
-  for (Polygon& line : lines) paths.push_back({fill.feature, w, false, std::move(line)});
+  const Polygons open = island.beside.empty() ? Polygons{} : grow(island.beside, w);
+  for (Polygon& line : zigzag(lines, room, (folds ? longestFold : longestJoin) * pitch, open))
+    paths.push_back({fill.feature, w, false, std::move(line)});
   return stages;
 }
 
@@ -132,43 +140,42 @@ int crossingOf(double top, const SupportPathRules& rules) {
   return static_cast<int>(std::llround(top / rules.layerHeight) % 2);
 }
 
-Stages regionPaths(const PieceRegion& region, int crossing, const SupportPathRules& rules) {
-  Fill fill = fillOf(region.kind, rules);
-  if (fill.walls > 0) return filledRegion(region, fill, crossing, rules.lineWidth);
-  PieceRegion broad{region.piece, region.kind, region.rules, {}, region.key, region.beside}, narrow = broad;
+std::vector<Stages> regionPaths(const PieceRegion& region, int crossing, const SupportPathRules& rules) {
+  const Fill fill = fillOf(region.kind, rules);
+  const double angle = fill.angle + (fill.pattern == Pattern::crossed ? 90 * crossing : 0);
   // What a decision cut, or is of another kind, counts as if it stood there: a cut is not to cost a wall.
   Polygons whole = region.area;
   if (!region.beside.empty()) whole = unite(whole, grow(region.beside, seam));
-  for (const Polygons& piece : components(whole)) {
-    Polygons& into = (standsWithoutWalls(piece, fill, rules.lineWidth) ? broad : narrow).area;
-    const Polygons own = region.beside.empty() ? piece : intersect(piece, region.area);
-    into.insert(into.end(), own.begin(), own.end());
+  std::vector<Stages> islands;
+  for (Polygons& piece : components(whole)) {
+    Island island{region.beside.empty() ? piece : intersect(piece, region.area), std::move(piece), region.beside};
+    if (island.own.empty()) continue;
+    Fill own = fill;
+    if (fill.walls == 0 && !standsWithoutWalls(island.whole, fill, rules.lineWidth)) {
+      own.walls = 1;
+      if (own.pattern == Pattern::zigzag) own.pattern = Pattern::lines;  // the wall joins them
+    }
+    islands.push_back(filledIsland(island, own, angle, rules.lineWidth));
   }
-  Stages stages = broad.area.empty() ? Stages{} : filledRegion(broad, fill, crossing, rules.lineWidth);
-  if (narrow.area.empty()) return stages;
-  fill.walls = 1;
-  if (fill.pattern == Pattern::zigzag) fill.pattern = Pattern::lines;  // the wall joins them
-  Stages walled = filledRegion(narrow, fill, crossing, rules.lineWidth);
-  stages.insert(stages.end(), walled.begin(), walled.end());
-  return stages;
+  return islands;
 }
 
 std::vector<PathGroup> supportGroups(const std::vector<RegionPrint>& regions, const std::vector<TiePrint>& ties) {
-  std::map<std::pair<std::size_t, int>, PathGroup> groups;  // by piece and filament
-  const auto groupOf = [&](std::size_t piece, int tool) -> PathGroup& {
-    return groups.try_emplace({piece, tool}, PathGroup{{Owner::piece, piece}, {}, tool}).first->second;
+  std::vector<PathGroup> groups;
+  std::map<std::pair<std::size_t, int>, std::size_t> ofPiece;  // by piece and filament, its last group
+  const auto add = [&](std::size_t piece, int tool) -> PathGroup& {
+    ofPiece[{piece, tool}] = groups.size();
+    return groups.emplace_back(PathGroup{{Owner::piece, piece}, {}, tool, {}});
   };
-  for (const RegionPrint& region : regions) {
-    PathGroup& group = groupOf(region.piece, region.tool);
-    group.stages.insert(group.stages.end(), region.paths->begin(), region.paths->end());
-  }
+  for (const RegionPrint& region : regions)
+    for (const Stages& island : *region.islands) add(region.piece, region.tool).stages = island;
   for (const TiePrint& tie : ties) {
-    std::vector<Path>& stage = groupOf(tie.piece, tie.tool).stages.emplace_back();
+    const auto found = ofPiece.find({tie.piece, tie.tool});
+    PathGroup& group = found != ofPiece.end() ? groups[found->second] : add(tie.piece, tie.tool);
+    std::vector<Path>& stage = group.stages.emplace_back();
     for (const Polygon& line : tie.lines) stage.push_back({Feature::hold, tie.width, false, line});
   }
-  std::vector<PathGroup> result;
-  for (auto& [key, group] : groups) result.push_back(std::move(group));
-  return result;
+  return groups;
 }
 
 }  // namespace trellis

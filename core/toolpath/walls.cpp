@@ -4,6 +4,7 @@
 #include "core/geometry/opposite_edges.hpp"
 #include "core/toolpath/centre_lines.hpp"
 #include "core/toolpath/fill.hpp"
+#include "core/toolpath/zigzag.hpp"
 
 #include <algorithm>
 
@@ -141,7 +142,8 @@ std::vector<Path> solidLines(const Polygons& region, double angle, double ends, 
   if (!narrow.empty()) narrow = withoutSpecks(opened(narrow, seam), like.width * like.width / 2);
   const double strip = filledBy(like.width, like.height);
   for (const Polygons& piece : components(narrow.empty() ? region : subtract(region, narrow))) {
-    const Polygons fill = evenLines(piece, grow(piece, -ends), angle, strip);
+    const Polygons within = grow(piece, -ends);
+    const Polygons fill = zigzag(evenLines(piece, within, angle, strip), within, longestJoin * strip);
     double length = 0;
     for (const Polygon& line : fill) length += lengthOf(line);
     if (length <= 0) continue;

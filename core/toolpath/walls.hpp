@@ -41,8 +41,8 @@ Polygons narrowIn(const Polygons& region, double thickness);
 inline constexpr double singleUpTo = 0.8;                                        // mm
 inline double thinnestForLoop(double lineWidth) { return 2 * lineWidth + 0.3; }  // mm
 
-// Parallel lines at an angle that fill a region, each piece of it evenly and with its volume; where it is too thin for
-// them, single lines. ends: mm that lines stop before its outline.
+// Parallel lines at an angle that fill a region, each piece of it evenly and with its volume, and go on into one
+// another; where it is too thin for them, single lines. ends: mm that lines stop before its outline.
 std::vector<Path> solidLines(const Polygons& region, double angle, double ends, const Path& like);
 
 // Single lines along the middle of a region that is at most singleUpTo thick, as wide as it is there: together they

@@ -2,7 +2,7 @@
 #include "core/toolpath/zigzag.hpp"
 
 #include "core/base/disjoint_sets.hpp"
-#include "core/toolpath/stretches.hpp"
+#include "core/geometry/edge_grid.hpp"
 
 #include <algorithm>
 #include <map>
@@ -12,20 +12,60 @@ namespace trellis {
 
 namespace {
 
+constexpr double on = 0.03;   // mm; a line's end this near to an outline lies on it
+constexpr double cell = 0.5;  // mm
+
 // One end of a line, by its number times two, and one more for the back.
 using End = std::size_t;
 
 struct Join {
   End from = 0, to = 0;
   std::size_t outline = 0;
-  Stretch along;
+  double begin = 0, end = 0;  // mm along the outline
+};
+
+// An outline, and how far along it each of its points lies.
+class MeasuredOutline {
+ public:
+  explicit MeasuredOutline(Polygon closed) : points_(std::move(closed)) {
+    at_.push_back(0);
+    for (std::size_t i = 1; i < points_.size(); ++i)
+      at_.push_back(at_.back() + (toMm(points_[i]) - toMm(points_[i - 1])).norm());
+  }
+  double length() const { return at_.back(); }
+  double placeOf(std::size_t point) const { return at_[point]; }
+  Point pointAt(double place) const {
+    const std::size_t i = after(place);
+    const Vec2 a = toMm(points_[i - 1]), b = toMm(points_[i]);
+    const double length = at_[i] - at_[i - 1];
+    return toPoint(Vec2(a + (b - a) * (length > 0 ? (place - at_[i - 1]) / length : 0)));
+  }
+  // The outline's points between two places; on past its end, by once around at most.
+  void appendBetween(double from, double to, Polygon& way) const {
+    for (std::size_t i = after(from); i + 1 < points_.size() && at_[i] < to; ++i)
+      if (at_[i] > from) way.push_back(points_[i]);
+    if (to > length()) {
+      way.push_back(points_.front());
+      appendBetween(0, to - length(), way);
+    }
+  }
+
+ private:
+  // The first point that lies farther along, but the first one of all.
+  std::size_t after(double place) const {
+    const auto next = std::upper_bound(at_.begin() + 1, at_.end() - 1, place);
+    return static_cast<std::size_t>(next - at_.begin());
+  }
+
+  Polygon points_;
+  std::vector<double> at_;
 };
 
 class Joiner {
  public:
   Joiner(const Polygons& lines, const Polygons& region, double longest, const Polygons& open)
-      : lines_(lines), longest_(longest), open_(open) {
-    for (const Polygon& outline : region) outlines_.push_back({Feature::supportBody, 0, true, outline});
+      : lines_(lines), longest_(longest), open_(open), edges_(asLines(region), cell) {
+    for (Polygon& outline : asLines(region)) outlines_.emplace_back(std::move(outline));
   }
 
   Polygons chains() {
@@ -51,13 +91,13 @@ class Joiner {
     std::vector<Join> all;
     for (std::size_t o = 0; o < places.size(); ++o) {
       std::sort(places[o].begin(), places[o].end());
-      const double whole = lengthOf(outlines_[o]);
+      const double whole = outlines_[o].length();
       for (std::size_t k = 0; k < places[o].size(); ++k) {
         const auto& [at, end] = places[o][k];
         auto [nextAt, next] = places[o][(k + 1) % places[o].size()];
         if (k + 1 == places[o].size()) nextAt += whole;
         if (end / 2 != next / 2 && nextAt - at <= longest_ && !isOpen(o, (at + nextAt) / 2))
-          all.push_back({end, next, o, {at, nextAt}});
+          all.push_back({end, next, o, at, nextAt});
       }
     }
     return all;
@@ -66,21 +106,23 @@ class Joiner {
   // Whether a place on an outline is to stay open.
   bool isOpen(std::size_t outline, double at) const {
     if (open_.empty()) return false;
-    const double whole = lengthOf(outlines_[outline]), here = at < whole ? at : at - whole;
-    const Polygon way = pieceOf(outlines_[outline], {here, here + 0.01});
-    return !way.empty() && contains(open_, way.front());
+    const double whole = outlines_[outline].length();
+    return contains(open_, outlines_[outline].pointAt(at < whole ? at : at - whole));
   }
 
   // Where on which outline a point lies.
   std::pair<std::size_t, double> placeOf(const Point& point) const {
-    constexpr double on = 0.03;  // mm
     std::pair<std::size_t, double> place{outlines_.size(), 0};
+    const Vec2 at = toMm(point);
     double least = on;
-    for (std::size_t o = 0; o < outlines_.size(); ++o)
-      if (const PlaceOn found = placeOn(outlines_[o], toMm(point)); found.off < least) {
-        least = found.off;
-        place = {o, found.at};
+    edges_.anyNear(at, [&](const Edge& edge) {
+      const double along = edge.nearestTo(at), off = (edge.at(along) - at).norm();
+      if (off < least) {
+        least = off;
+        place = {edge.line, outlines_[edge.line].placeOf(edge.first) + along};
       }
+      return false;
+    });
     return place;
   }
 
@@ -88,7 +130,7 @@ class Joiner {
   void choose(std::vector<Join> all) {
     std::sort(all.begin(), all.end(), [](const Join& a, const Join& b) {
       const auto order = [](const Join& join) {
-        return std::tuple(std::max(join.from, join.to) / 2, join.along.to - join.along.from, join.from);
+        return std::tuple(std::max(join.from, join.to) / 2, join.end - join.begin, join.from);
       };
       return order(a) < order(b);
     });
@@ -111,9 +153,10 @@ class Joiner {
       chain.insert(chain.end(), line.begin(), line.end());
       const auto join = joins_.find(end ^ 1);
       if (join == joins_.end()) return chain;
-      Polygon way = pieceOf(outlines_[join->second.outline], join->second.along);
+      Polygon way;
+      outlines_[join->second.outline].appendBetween(join->second.begin, join->second.end, way);
       if (join->second.from != (end ^ 1)) std::reverse(way.begin(), way.end());
-      if (way.size() > 2) chain.insert(chain.end(), way.begin() + 1, way.end() - 1);
+      chain.insert(chain.end(), way.begin(), way.end());
       end = join->second.from == (end ^ 1) ? join->second.to : join->second.from;
       if (done[end / 2]) return chain;
     }
@@ -122,7 +165,8 @@ class Joiner {
   const Polygons& lines_;
   double longest_;
   const Polygons& open_;
-  std::vector<Path> outlines_;
+  EdgeGrid edges_;
+  std::vector<MeasuredOutline> outlines_;
   std::map<End, Join> joins_;  // by both ends
 };
 

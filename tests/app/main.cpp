@@ -14,6 +14,7 @@ int main(int argc, char** argv) {
   QStandardPaths::setTestModeEnabled(true);
   const QTemporaryDir state;  // journals of the tests' own windows
   qputenv("XDG_STATE_HOME", state.path().toUtf8());
+  qputenv("XDG_DATA_HOME", state.path().toUtf8());
   trellis::askForOpenGl();
   QApplication app(argc, argv);
   QCoreApplication::setOrganizationName("meek-trellis-tests");

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The text a machine gets: read line by line, with nothing of the generator but its rules.
 #include "core/assess/report.hpp"
+#include "core/gcode/pace.hpp"
 #include "core/gcode/writer.hpp"
 #include "core/settings/rules.hpp"
 #include "tests/printed.hpp"
@@ -75,34 +76,47 @@ TEST_F(GcodeText, LayersAreNamedInOrderWithoutAGapBetweenPartLayers) {
   EXPECT_NEAR(top, 12.1, 0.1 + 1e-6);
 }
 
+// But to where it was before it was lifted.
 TEST_F(GcodeText, TheNozzleNeverGoesDown) {
-  double z = 0;
-  for (const std::string& line : printed())
-    if (const auto to = isMove(line) ? word(line, 'Z') : std::nullopt) {
-      EXPECT_GE(*to, z) << line;
-      z = *to;
-    }
+  double drawn = 0, z = 0;
+  for (const std::string& line : printed()) {
+    if (!isMove(line)) continue;
+    z = word(line, 'Z').value_or(z);
+    EXPECT_GE(z, drawn - 1e-9) << line;
+    if (word(line, 'X') && word(line, 'E')) drawn = z;
+  }
   EXPECT_NEAR(z, built->print.layers.back()->top, 1e-4);
 }
 
-TEST_F(GcodeText, LongTravelsAreRetractedAndEveryRetractionIsGivenBack) {
+// Whatever is pulled back is pushed again before it is printed with, and no long way from one part or piece to another
+// is gone without.
+TEST_F(GcodeText, WaysToAnotherPieceAreRetracted) {
   const MotionRules rules = motionRules(project->settings);
-  double x = 0, y = 0, pulled = 0;
-  bool any = false;
+  double x = 0, y = 0, pulled = 0, way = 0;
+  bool any = false, pulledOnWay = false;
+  std::string owner, before;
   for (const std::string& line : printed()) {
+    if (line.starts_with("; @part") || line.starts_with("; @piece")) owner = line;
     if (!isMove(line)) continue;
     const double toX = word(line, 'X').value_or(x), toY = word(line, 'Y').value_or(y);
-    const double e = word(line, 'E').value_or(0);
-    const bool moves = word(line, 'X').has_value();
-    if (!moves) pulled += e;
-    if (moves && e > 0) {
-      EXPECT_NEAR(pulled, 0, 1e-9) << "prints with the filament pulled back: " << line;
-    } else if (moves && any && std::hypot(toX - x, toY - y) > rules.retractOver + 0.002) {
-      EXPECT_NEAR(pulled, -rules.retractLength, 1e-9) << line;
-    }
-    any = any || moves;
+    const double e = word(line, 'E').value_or(0), length = std::hypot(toX - x, toY - y);
     x = toX;
     y = toY;
+    if (!word(line, 'X')) {
+      pulled += e;
+      pulledOnWay = pulledOnWay || e < 0;
+    } else if (e > 0) {
+      EXPECT_NEAR(pulled, 0, 1e-9) << "prints with the filament pulled back: " << line;
+      if (any && owner != before && way > rules.retractOver + 0.5) {
+        EXPECT_TRUE(pulledOnWay) << line;
+      }
+      before = owner;
+      any = true;
+      way = 0;
+      pulledOnWay = false;
+    } else {
+      way += length;
+    }
   }
   EXPECT_NEAR(pulled, 0, 1e-9);
 }
@@ -112,7 +126,7 @@ TEST_F(GcodeText, SpeedAndFanFollowTheFeature) {
   std::string feature;
   double feed = 0, fan = -1;
   int layer = -1;
-  std::set<std::string> seen;
+  std::map<std::string, double> fastest;
   for (const std::string& line : printed()) {
     if (line.starts_with("; @layer")) ++layer;
     if (line.starts_with("; @feature ")) std::istringstream(line.substr(11)) >> feature;
@@ -120,15 +134,17 @@ TEST_F(GcodeText, SpeedAndFanFollowTheFeature) {
     if (!isMove(line)) continue;
     feed = word(line, 'F').value_or(feed);
     if (!word(line, 'X') || !word(line, 'E')) continue;
-    const auto which = std::find(featureNames.begin(), featureNames.end(), feature) - featureNames.begin();
-    ASSERT_LT(static_cast<std::size_t>(which), featureCount) << feature;
-    const auto f = static_cast<Feature>(which);
-    seen.insert(feature);
-    EXPECT_NEAR(feed / 60, speedOf(trellis::Run{f, 0, {}, {}}, layer == 0, rules), 0.01) << line;
-    const double asked = 255 * rules.fan[static_cast<std::size_t>(which)];
+    const auto which =
+        static_cast<std::size_t>(std::find(featureNames.begin(), featureNames.end(), feature) - featureNames.begin());
+    ASSERT_LT(which, featureCount) << feature;
+    EXPECT_LE(feed / 60, (layer == 0 ? std::min(rules.firstSpeed, rules.speed[which]) : rules.speed[which]) + 0.01);
+    fastest[feature] = std::max(fastest[feature], feed / 60);
+    const bool hangs = feature == "part.bridge" || feature == "part.wall.steep" || feature == "part.cover.carried";
+    const double asked = 255 * rules.fan[which] * (hangs ? rules.fanMost : rules.fanLeast);
     EXPECT_TRUE(layer == 0 ? fan == 0 : fan > asked - 1) << feature << " has " << fan << " of " << asked;
   }
-  EXPECT_GE(seen.size(), 6u);
+  EXPECT_GE(fastest.size(), 6u);
+  EXPECT_NEAR(fastest["part.wall.outer"], rules.speed[0], 0.01);
 }
 
 // A fan takes seconds to follow.
@@ -191,26 +207,93 @@ TEST(Gcode, AnEmptyPlateIsAHeadAndAnEnd) {
   EXPECT_THAT(text, HasSubstr("\"layers\":0"));
 }
 
+PrintLayer layerOf(std::vector<trellis::Run> runs) {
+  PrintLayer layer;
+  layer.top = 0.2;
+  layer.runs = std::move(runs);
+  return layer;
+}
+
+trellis::Run lineOf(std::vector<Vec2> points) {
+  trellis::Run run;
+  run.feature = Feature::infill;
+  run.width = 0.45;
+  for (const Vec2& p : points) run.points.push_back(toPoint(p));
+  return run;
+}
+
+constexpr auto infill = static_cast<std::size_t>(Feature::infill);
+
 // A straight line from rest to rest: the planner must give the handbook's trapezoid, and two lines that
 // turn back on themselves twice that.
-TEST(UseOf, StraightLinesTakeTheTrapezoidsTime) {
+TEST(Pace, StraightLinesTakeTheTrapezoidsTime) {
   MotionRules rules;
   rules.speed.fill(50);
   rules.acceleration = 1000;
-  const auto line = [](std::vector<Vec2> points) {
-    trellis::Run run{Feature::infill, 0.45, {}, {}};
-    for (const Vec2& p : points) run.points.push_back(toPoint(p));
-    return run;
+  rules.leastLayerSeconds = 0;
+  const auto useOf = [&](std::vector<Vec2> points, bool isFirst) {
+    PrintLayer layer = layerOf({lineOf(points)});
+    pace(layer, isFirst, rules);
+    return layer.use.features[infill];
   };
   const double once = 80.0 / 50 + 50.0 / 1000;
-  const LayerUse straight = useOf({line({{0, 0}, {30, 0}, {80, 0}})}, 0.2, false, rules);
-  const auto infill = static_cast<std::size_t>(Feature::infill);
-  EXPECT_NEAR(straight.features[infill].seconds, once, 1e-6);
-  EXPECT_NEAR(straight.features[infill].volume, 80 * beadArea(0.45, 0.2), 1e-6);
-  EXPECT_NEAR(useOf({line({{0, 0}, {80, 0}, {0, 0}})}, 0.2, false, rules).features[infill].seconds, 2 * once, 1e-6);
+  EXPECT_NEAR(useOf({{0, 0}, {30, 0}, {80, 0}}, false).seconds, once, 1e-6);
+  EXPECT_NEAR(useOf({{0, 0}, {30, 0}, {80, 0}}, false).volume, 80 * beadArea(0.45, 0.2), 1e-6);
+  EXPECT_NEAR(useOf({{0, 0}, {80, 0}, {0, 0}}, false).seconds, 2 * once, 1e-6);
   rules.firstSpeed = 20;
-  EXPECT_NEAR(useOf({line({{0, 0}, {80, 0}})}, 0.2, true, rules).features[infill].seconds, 80.0 / 20 + 20.0 / 1000,
-              1e-6);
+  EXPECT_NEAR(useOf({{0, 0}, {80, 0}}, true).seconds, 80.0 / 20 + 20.0 / 1000, 1e-6);
+}
+
+TEST(Pace, NoLineIsFasterThanTheFilamentMelts) {
+  MotionRules rules;
+  rules.speed.fill(500);
+  rules.leastLayerSeconds = 0;
+  rules.flow = {4, 2};
+  PrintLayer layer = layerOf({lineOf({{0, 0}, {80, 0}}), lineOf({{0, 1}, {80, 1}})});
+  layer.runs[1].tool = 1;
+  rules.secondSpeed = 500;
+  pace(layer, false, rules);
+  for (const auto& run : layer.runs)
+    EXPECT_NEAR(run.speed * beadArea(run.width, 0.2), rules.flow[static_cast<std::size_t>(run.tool)], 1e-9);
+}
+
+TEST(Pace, SmallWallsAreSlowedInProportionToTheirRadius) {
+  MotionRules rules;
+  rules.speed.fill(50);
+  rules.leastLayerSeconds = 0;
+  for (const double radius : {1.0, 3.0, 8.0}) {
+    trellis::Run run;
+    run.feature = Feature::wallOuter;
+    run.width = 0.45;
+    for (int i = 0; i <= 360; ++i)
+      run.points.push_back(toPoint(radius * std::cos(i * pi / 180), radius * std::sin(i * pi / 180)));
+    run.points.back() = run.points.front();
+    EXPECT_NEAR(usualSpeed(run, 0.2, false, rules), 50 * std::min(1.0, radius / 5), 0.1) << radius;
+  }
+}
+
+// A layer that would be over too soon takes its time: others than outer walls first, and what the least speed leaves is
+// waited for.
+TEST(Pace, EveryLayerTakesItsLeastTime) {
+  MotionRules rules;
+  rules.speed.fill(50);
+  rules.leastLayerSeconds = 6;
+  rules.leastSpeed = 8;
+  const auto paced = [&](double length) {
+    PrintLayer layer = layerOf({lineOf({{0, 0}, {length, 0}}), lineOf({{0, 0.4}, {length, 0.4}})});
+    layer.runs[1].feature = Feature::wallOuter;
+    pace(layer, false, rules);
+    return layer;
+  };
+  const PrintLayer some = paced(60), many = paced(200), few = paced(5);
+  EXPECT_NEAR(some.use.seconds(), 6, 0.02);
+  EXPECT_LT(some.runs[0].speed, 50);
+  EXPECT_EQ(some.runs[1].speed, 50) << "the outer wall last";
+  EXPECT_EQ(some.waits, 0);
+  EXPECT_EQ(many.runs[0].speed, 50);
+  EXPECT_EQ(few.runs[0].speed, 8);
+  EXPECT_EQ(few.runs[1].speed, 8);
+  EXPECT_NEAR(few.use.seconds() + few.waits, 6, 1e-6);
 }
 
 }  // namespace

@@ -58,7 +58,7 @@ std::vector<Key> keys() {
           {"support.interface.lower.layers", 2.0},
           {"support.interface.lower.spacing", 0.3, {{"support.interface.lower.layers", 2.0}}},
           {"support.interface.lower.pattern", std::string("crossed"), {{"support.interface.lower.layers", 2.0}}},
-          {"support.body.pattern", std::string("lines")},
+          {"support.body.pattern", std::string("crossed")},
           {"support.body.spacing", 1.0},
           {"support.body.walls", 2.0},
           {"support.graded.layers", 4.0},

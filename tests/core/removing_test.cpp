@@ -148,7 +148,7 @@ TEST(SquareColumn, GridGoesWithThePart) {
   moved.position = project->parts[0]->placement.position + Vec3(1.3, 2.1, 0);
   moved.turn = Vec3(0, 0, 30);
   EXPECT_NEAR(supportVolume(*build(performed(*project, moved))), supportVolume(*build(project)),
-              0.01 * supportVolume(*build(project)));
+              0.02 * supportVolume(*build(project)));  // joins of lines follow the plate
 }
 
 // As wide in the G-code's beads as asked, whatever the outline and its grid.

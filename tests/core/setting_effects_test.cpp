@@ -160,6 +160,9 @@ TEST(SettingEffects, TheMachinesFiguresCountInTheTime) {
   EXPECT_LT(seconds({{"machine.acceleration", 6000}}), 0.95 * usual);
   EXPECT_GT(seconds({{"machine.corner", 0.001}}), 1.01 * usual);
   EXPECT_GT(seconds({{"retract.speed", 5}}), 1.02 * usual);
+  EXPECT_GT(seconds({{"retract.acceleration", 50}}), 1.02 * usual);
+  EXPECT_NEAR(seconds({{"machine.heat_time", 200}}), usual + 200, 1e-6);
+  EXPECT_NEAR(seconds({{"filament.time_factor", 1.2}}), 1.2 * usual, 2e-3 * usual);
 }
 
 TEST(SettingEffects, RetractionsAreAsLongAsFastAndAsRareAsAsked) {
@@ -168,8 +171,69 @@ TEST(SettingEffects, RetractionsAreAsLongAsFastAndAsRareAsAsked) {
   const auto count = [](double over) {
     return linesWith(gcodeOf(projectOf(ceiling(), {{"retract.over", over}})), "G1 E-").size();
   };
-  EXPECT_GT(count(1), count(8));
+  EXPECT_GT(count(1), count(60));
   EXPECT_EQ(linesWith(gcodeOf(projectOf(ceiling(), {{"retract.length", 0}})), "G1 E-").size(), 0u);
+}
+
+TEST(SettingEffects, TheNozzleIsLiftedAsFarAndAsFastAsAsked) {
+  const ProjectPtr project = projectOf(together({box({0, 0, 0}, {8, 8, 2}), box({20, 0, 0}, {28, 8, 2})}),
+                                       {{"retract.lift", 0.7}, {"machine.lift_speed", 9}, {"skirt.loops", 0}});
+  const std::string gcode = gcodeOf(project);
+  EXPECT_FALSE(linesWith(gcode, "G0 Z0.9000 F540").empty());
+  const ProjectPtr flat = performed(*project, ChangeSetting{"retract.lift", 0.0});
+  EXPECT_TRUE(linesWith(gcodeOf(flat), "G0 Z0.9000").empty());
+}
+
+TEST(SettingEffects, LinesOnThePlateAreAsWideAsAsked) {
+  const std::vector<Bead> beads =
+      readBeads(gcodeOf(projectOf(box({0, 0, 0}, {20, 20, 2}), {{"line.first_width", 0.6}})));
+  for (const Bead& bead : beads) {
+    if (bead.feature == "skirt" || bead.feature == "part.wall.outer") {
+      EXPECT_EQ(bead.width, bead.z < 0.3 ? 0.6 : 0.45) << bead.feature << " at " << bead.z;
+    }
+  }
+}
+
+// The fan by how long a layer takes: a small layer at its least time has all of it, a large one the least.
+TEST(SettingEffects, TheFanBlowsAsTheFilamentAsks) {
+  const auto most = [](double side, Values values) {
+    values.insert(values.end(), {{"infill.density", 100}, {"filament.fan.least", 20}, {"filament.fan.most", 80}});
+    int fan = 0;
+    for (const std::string& line : linesWith(gcodeOf(projectOf(box({0, 0, 0}, {side, side, 2}), values)), "M106 S"))
+      fan = std::max(fan, std::stoi(line.substr(6)));
+    return fan;
+  };
+  EXPECT_EQ(most(5, {}), std::lround(0.8 * 255));
+  EXPECT_EQ(most(60, {}), std::lround(0.2 * 255));
+  EXPECT_EQ(most(60, {{"filament.layer_time", 300}}), std::lround(0.8 * 255)) << "its least time is longer";
+  EXPECT_EQ(most(5, {{"machine.fan", false}, {"filament.fan.first", 60}}), 0) << "there is none";
+  EXPECT_EQ(most(60, {{"filament.fan.first", 60}}), std::lround(0.6 * 255));
+}
+
+TEST(SettingEffects, SmallLayersAreSlowedToTheLeastSpeedAndThenWaitedFor) {
+  const auto gcode = [](double least) {
+    return gcodeOf(projectOf(box({0, 0, 0}, {4, 4, 2}), {{"filament.layer_time", 20}, {"speed.least", least}}));
+  };
+  EXPECT_FALSE(linesWith(gcode(11), "G4 P").empty());
+  EXPECT_THAT(gcode(11), HasSubstr(" F660\n"));
+  EXPECT_THAT(gcode(11), testing::Not(HasSubstr(" F480\n")));
+}
+
+TEST(SettingEffects, NoFilamentIsPushedFasterThanItMelts) {
+  const auto fastest = [](Values values, int tool) {
+    values.insert(values.end(), {{"support.filament.interface", "second"}, {"filament2.speed", 500}});
+    for (const std::string_view feature : featureNames) values.emplace_back("speed." + std::string(feature), 500);
+    double most = 0;
+    const BuildPtr built = build(projectOf(ceiling(), values));
+    for (const auto& layer : built->print.layers)
+      for (const auto& run : layer->runs)
+        if (run.tool == tool)
+          most =
+              std::max(most, run.speed * beadArea(run.width, run.height > 0 ? run.height : layer->top - layer->bottom));
+    return most;
+  };
+  EXPECT_NEAR(fastest({{"filament.flow", 4}}, 0), 4, 1e-6);
+  EXPECT_NEAR(fastest({{"filament2.flow", 1.5}}, 1), 1.5, 1e-6);
 }
 
 TEST(SettingEffects, NoSupportLayerIsThickerThanTheNozzleAllows) {

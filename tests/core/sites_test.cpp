@@ -185,7 +185,7 @@ TEST(Prices, AddUpToAllSupport) {
 TEST(Prices, OfASiteThatStandsAloneIsWhatItsAbsenceSaves) {
   const MeshPtr shelves =
       together({box({0, 0, 0}, {4, 20, 40}), box({4, 0, 12}, {18, 20, 14}), box({-14, 0, 26}, {0, 20, 28})});
-  const ProjectPtr project = projectOf(shelves);
+  const ProjectPtr project = projectOf(shelves, {{"filament.layer_time", 0}});  // or what is saved is waited for
   const BuildPtr all = build(project);
   ASSERT_EQ(sitesOf(all).list.size(), 2u);
   for (std::size_t s = 0; s < 2; ++s) {

@@ -106,8 +106,9 @@ TEST(SupportPaths, AnInterfaceIsCoveredUpToItsWallWhateverItsWidth) {
                       {{toPoint(Vec2(20, 20)), toPoint(Vec2(20, 20) + across), toPoint(Vec2(20, 20) + across + along),
                         toPoint(Vec2(20, 20) + along)}}};
     Polygons lines;
-    for (const auto& stage : regionPaths(strip, 1, rules))
-      for (const Path& path : stage) lines.push_back(path.closed ? asLines({path.points}).front() : path.points);
+    for (const Stages& island : regionPaths(strip, 1, rules))
+      for (const auto& stage : island)
+        for (const Path& path : stage) lines.push_back(path.closed ? asLines({path.points}).front() : path.points);
     EXPECT_LT(area(opened(subtract(strip.area, around(lines, reach)), 0.03)), 0.01 * area(strip.area)) << width;
   }
 }
@@ -120,10 +121,13 @@ TEST(SupportPaths, LinesKeepTheirSpacingAndCrossTheInterface) {
   rules.interfaceSpacing = 0.45;
   const auto offsets = [&](bool interface, double sign) {
     std::vector<double> all;
-    const Stages stages =
-        regionPaths({0, interface ? RegionKind::interfaceUpper : RegionKind::body, 0, area}, 0, rules);
-    for (const Path& path : stages.back())
-      all.push_back((toMm(path.points[0]).y() - sign * toMm(path.points[0]).x()) / std::sqrt(2.0));
+    const auto islands = regionPaths({0, interface ? RegionKind::interfaceUpper : RegionKind::body, 0, area}, 0, rules);
+    for (const Path& path : islands.front().back())
+      for (std::size_t i = 1; i < path.points.size(); ++i) {
+        const Vec2 a = toMm(path.points[i - 1]), way = toMm(path.points[i]) - a;
+        if (std::abs(way.y() - sign * way.x()) < 1e-4 && way.norm() > 0.3)
+          all.push_back((a.y() - sign * a.x()) / std::sqrt(2.0));
+      }
     std::sort(all.begin(), all.end());
     return all;
   };

@@ -12,11 +12,12 @@
 namespace trellis::test {
 namespace {
 
-std::size_t loopsIn(const Stages& stages) {
+std::size_t loopsIn(const std::vector<Stages>& islands) {
   std::size_t loops = 0;
-  for (const auto& stage : stages)
-    loops += static_cast<std::size_t>(
-        std::count_if(stage.begin(), stage.end(), [](const Path& path) { return path.closed; }));
+  for (const Stages& stages : islands)
+    for (const auto& stage : stages)
+      loops += static_cast<std::size_t>(
+          std::count_if(stage.begin(), stage.end(), [](const Path& path) { return path.closed; }));
   return loops;
 }
 
