@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // meek-trellis-cli: everything the window can compute, without it. Never asks. Exit 0, 1 (the work
 // failed, with a sentence on standard error) or 2 (usage).
+#include "cli/listings.hpp"
 #include "cli/recover.hpp"
 #include "core/assess/report.hpp"
 #include "core/base/files.hpp"
@@ -287,41 +288,6 @@ void runConvert(const Options& options) {
   writeFileAtomically(options.out, writeStl(*placedTogether(*project)));
 }
 
-void runSettings(const Options& options) {
-  Json rows = Json::array();
-  for (const SettingRow& row : settingsTable()) {
-    Json json{{"key", row.key},
-              {"label", row.label},
-              {"unit", row.unit},
-              {"default", toJson(row.standard)},
-              {"help", row.help}};
-    if (row.kind == SettingKind::number || row.kind == SettingKind::whole) json["range"] = {row.low, row.high};
-    if (row.kind == SettingKind::choice) json["choices"] = row.choices;
-    if (!options.json) {
-      const std::string range = json.contains("range")     ? fmt::format("{:g} to {:g} {}", row.low, row.high, row.unit)
-                                : json.contains("choices") ? fmt::format("{}", fmt::join(row.choices, " | "))
-                                                           : "";
-      fmt::print("{:<32} {:<28} default {}\n    {}\n", row.key, range, json["default"].dump(), row.help);
-    }
-    rows.push_back(std::move(json));
-  }
-  if (options.json) std::cout << Json{{"settings", rows}}.dump(2) << "\n";
-}
-
-void runSets(const Options& options) {
-  const SetLibrary library;
-  Json sets = Json::array();
-  for (const SetKind kind : setKinds)
-    for (const KeptSet& set : library.all(kind)) {
-      sets.push_back(toJson(set));
-      sets.back()["kept"] = library.isKept(kind, set.name);
-      if (!options.json)
-        fmt::print("{:<9} {:<24} {}\n", nameOf(kind), set.name, library.isKept(kind, set.name) ? "yours" : "");
-    }
-  for (const std::string& damaged : library.damaged()) fmt::print(stderr, "{}\n", damaged);
-  if (options.json) std::cout << Json{{"sets", sets}}.dump(2) << "\n";
-}
-
 void addProjectOptions(CLI::App* command, Options& options) {
   command->add_option("FILE", options.file, "a mesh (STL, OBJ, PLY, OFF, 3MF, AMF) or a project")->required();
   command->add_option("--machine", options.machine, "a kept machine, by name");
@@ -396,8 +362,8 @@ int main(int argc, char** argv) {
     if (*build) runBuild(options);
     if (*trial) runTrial(options);
     if (*convert) runConvert(options);
-    if (*settings) runSettings(options);
-    if (*sets) runSets(options);
+    if (*settings) listSettings(options.json);
+    if (*sets) listSets(options.json);
     if (*recoverList) listJournals(options.json);
     if (*recoverOpen) openJournal(options.journal, options.project);
     return 0;

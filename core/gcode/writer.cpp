@@ -84,7 +84,7 @@ class LayerWriter {
       case Step::push:
         return put("G1 E{:.5f} F{:.0f}\n", step.amount, feed);
       case Step::wait:
-        return put("G4 P{:.0f}\n", step.amount * 1000);
+        return put("G4 S{:.3f}\n", step.amount);
       case Step::change:
         return changeTo(layer_.runs[step.run].tool);
       case Step::draw:

@@ -78,10 +78,8 @@ PartDemand demand(const DemandInputs& in, const Progress& progress) {
   return result;
 }
 
-Buried bury(const BuriedInputs& in, const Progress& progress) {
-  Buried buried{buriedIn(in.sections->layers, in.rules, progress)};
-  buried.infillPitch = infillPitch(buried.layers, in.rules);
-  return buried;
+std::vector<Polygons> bury(const BuriedInputs& in, const Progress& progress) {
+  return buriedIn(in.sections->layers, in.rules, progress);
 }
 
 }  // namespace
@@ -111,6 +109,6 @@ const Recipe<Sites, SiteInputs> partSites{"sites", seek};
 const Recipe<ResolvedDecisions, DecisionInputs> partDecisions{"decisions", resolve};
 const Recipe<MarkShadows, ShadowInputs> partShadows{"shadows", shade};
 const Recipe<PartDemand, DemandInputs> partDemand{"demand", demand};
-const Recipe<Buried, BuriedInputs> partBuried{"buried", bury};
+const Recipe<std::vector<Polygons>, BuriedInputs> partBuried{"buried", bury};
 
 }  // namespace trellis

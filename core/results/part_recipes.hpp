@@ -112,10 +112,6 @@ struct BuriedInputs {
   Kept<Sections> sections;
   PartRules rules;
 };
-struct Buried {
-  std::vector<Polygons> layers;
-  double infillPitch = 0;  // see PartRules
-};
-extern const Recipe<Buried, BuriedInputs> partBuried;
+extern const Recipe<std::vector<Polygons>, BuriedInputs> partBuried;
 
 }  // namespace trellis

@@ -27,7 +27,7 @@ std::vector<Stages> layRegion(const RegionLineInputs& in, const Progress&) {
 }
 
 PartPaths layPart(const PartLineInputs& in, const Progress&) {
-  return partPaths(in.sections->layers, in.buried->layers, in.layer, in.carried, in.rules);
+  return partPaths(in.sections->layers, *in.buried, in.layer, in.carried, in.rules);
 }
 
 std::vector<PathGroup> groupsOf(const PrintLayerInputs& in) {
@@ -160,7 +160,7 @@ void PrintBuilder::layRegions() {
 }
 
 void PrintBuilder::layParts(const std::vector<Kept<Sections>>& sections) {
-  std::vector<Kept<Buried>> buried;
+  std::vector<Kept<std::vector<Polygons>>> buried;
   for (std::size_t p = 0; p < sections.size(); ++p)
     buried.push_back(store_.getAside(partBuried, {sections[p], parts_[p].paths}, progress_));
   parallelFor(entries_.size(), progress_, [&](std::size_t e) {
@@ -171,7 +171,6 @@ void PrintBuilder::layParts(const std::vector<Kept<Sections>>& sections) {
       if (l >= sections[p]->layers.size()) continue;
       PartLineInputs in{sections[p], buried[p], l, carriedUnder(entry, p), parts_[p].paths};
       in.rules.height = entry.top - entry.bottom;
-      in.rules.infillPitch = buried[p]->infillPitch;
       if (isFirst(entry.bottom)) in.rules.lineWidth = adhesion_.firstLineWidth;
       entry.partPaths.push_back({p, store_.get(partLines, in, progress_)});
     }
@@ -283,7 +282,7 @@ PrintLayerInputs PrintBuilder::inputsOf(std::size_t i, const std::vector<int>& b
   in.isFirst = isFirst(entry.bottom);
   in.firstTool = entry.firstTool;
   in.lastTool = entry.lastTool;
-  in.backwards = std::llround(entry.top / project_.settings.number("layer.height")) % 2 != 0;
+  in.backwards = std::llround(entry.top / project_.settings.number("layer.height")) % 2 == 0;
   in.motion = motion_;
   in.travel = travel_;
   in.beside = beside_;

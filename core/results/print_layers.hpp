@@ -23,7 +23,7 @@ extern const Recipe<std::vector<Stages>, RegionLineInputs> regionLines;
 
 struct PartLineInputs {
   Kept<Sections> sections;
-  Kept<Buried> buried;
+  Kept<std::vector<Polygons>> buried;
   std::size_t layer = 0;
   Polygons carried;  // what support lies right under it
   PartRules rules;

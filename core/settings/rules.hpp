@@ -64,7 +64,6 @@ struct PartRules {
   int walls = 2;
   int coverTop = 4, coverBottom = 3;  // layers
   double infillDensity = 0.15;        // 0–1
-  double infillPitch = 0;             // mm between its lines; 0 follows from the density alone
   double longestSpan = 9;             // mm a single line may run over nothing from hold to hold
 };
 

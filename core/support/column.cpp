@@ -28,6 +28,7 @@ class ColumnBuilder {
     isTree_ = tree != nullptr;
     Descent descent = tree ? descendBranches(site_, *tree, obstacles_, noLanding, rules_, clearance_, progress)
                            : descendColumn(site_, obstacles_, noLanding, rules_, clearance_, heights(), progress);
+    if (!isTree_ && !cut_.empty() && !site_.isHold()) keepWithinUncut(descent, noLanding, progress);
     steps_ = std::move(descent.steps);
     column_ = {{},
                {},
@@ -51,6 +52,33 @@ class ColumnBuilder {
   std::vector<double> heights() const {
     return site_.isHold() ? planHoldHeights(obstacles_.plan, site_.highest(), rules_)
                           : planHeights(obstacles_.plan, site_.lowest, site_.highest(), rules_);
+  }
+
+  // What decisions leave of a column is never more than stood before: slivers beside a cut are not made wide enough to
+  // stand by themselves, and those that then are thinner than a line go with it.
+  void keepWithinUncut(Descent& descent, const std::vector<Polygons>& noLanding, const Progress& progress) const {
+    DemandSite all = site_;
+    all.lowest = site_.uncut.lowest;
+    all.layers = site_.uncut.layers;
+    all.beyondLean.clear();
+    all.refused.clear();
+    all.uncut = {};
+    Clearance clearance(all, obstacles_, rules_);
+    const std::vector<double> planned = planHeights(obstacles_.plan, all.lowest, all.highest(), rules_);
+    const Descent before = descendColumn(all, obstacles_, noLanding, rules_, clearance, planned, progress);
+    const auto within = [&](Polygons& reach, const Polygons& stood) {
+      if (!reach.empty()) reach = opened(intersect(reach, stood), rules_.lineWidth * 0.49);
+    };
+    for (DescentStep& step : descent.steps) {
+      const double middle = (step.bottom + step.top) / 2;
+      const auto stood = std::find_if(before.steps.begin(), before.steps.end(),
+                                      [&](const DescentStep& one) { return one.bottom < middle && middle < one.top; });
+      if (stood == before.steps.end()) continue;
+      const Polygons whole = stood->whole();
+      within(step.reach, whole);
+      within(step.rim, whole);
+      for (DescentStep::Landing& landing : step.landings) within(landing.reach, whole);
+    }
   }
 
   const LayerSpan& span(std::size_t layer) const { return obstacles_.plan.spans[layer]; }
@@ -137,7 +165,9 @@ class ColumnBuilder {
     if (uses_.hasGraded) divided_.graded = taken(divided_.body, uses_.deeper);
     if (isTree_ || site_.isHold() || rules_.outline == Outline::squared || !site_.minimumFootprint.empty()) return;
     if (divided_.body.empty() && divided_.graded.empty()) return;
-    const Polygons smooth = smoothed(reach);
+    // As ragged as it was before decisions cut into it: or what a cut leaves would be more than was there.
+    const Polygons smooth =
+        smoothed(divided_.notches.empty() ? reach : unite(reach, grow(divided_.notches, 2 * rough)));
     divided_.body = intersect(divided_.body, smooth);
     if (!divided_.graded.empty()) divided_.graded = intersect(divided_.graded, smooth);
   }

@@ -20,7 +20,7 @@ constexpr double smoothing = 0.008;       // mm; outlines may move this much bef
 constexpr double coverCoarseness = 0.02;  // mm; a cover's rim lies under walls or bonds into infill
 constexpr double leastBridge = 1.0;       // mm² of surface over nothing that is worth bridging lines
 constexpr double fillInset = 0.35;        // of a line width: sparse lines bond into the walls a little
-constexpr double endInset = 0.25;         // and solid ones more, so that nothing stays open where they turn
+constexpr double endInset = 0.2;          // and solid ones more, so that nothing stays open where they turn
 constexpr double betweenTips = 4;         // mm of daylight between supports that a line spans without a thought
 constexpr double mostSparse = 0.9;        // of the volume; denser infill is solid
 
@@ -207,9 +207,9 @@ class IslandFiller {
           solidLines(subtract(rest, covers), angle, w * endInset, {Feature::infill, w, false, {}, rules_.height}));
     const Polygons room =
         grow(grow(subtract(rest, covers), -w / 2), w * (0.5 - fillInset));  // but where it is narrower than a line
-    const double pitch = rules_.infillPitch > 0 ? rules_.infillPitch : w / rules_.infillDensity;
-    const Polygons lines = fillLines(room, layer_ % 2 ? oddAngle : evenAngle, pitch, w);
-    addLines(stages.emplace_back(), Feature::infill, w, zigzag(lines, room, longestJoin * pitch));
+    // Not joined: over sparse lines a join prints on air.
+    addLines(stages.emplace_back(), Feature::infill, w,
+             fillLines(room, layer_ % 2 ? oddAngle : evenAngle, w / rules_.infillDensity, w));
   }
 
   // Piece by piece, each after its edges, along a short way from where the walls end.
@@ -286,25 +286,6 @@ std::vector<Polygons> buriedIn(const std::vector<Polygons>& sections, const Part
     if (bottom > 0) buried[l] = intersect(buried[l], below[l - bottom]);
   });
   return buried;
-}
-
-double infillPitch(const std::vector<Polygons>& buried, const PartRules& rules) {
-  constexpr std::size_t samples = 24;
-  if (rules.infillDensity <= 0 || isDense(rules)) return 0;
-  const double w = rules.lineWidth, even = w / rules.infillDensity;
-  double pitch = even;
-  for (int round = 0; round < 2; ++round) {
-    double lines = 0, joined = 0;
-    for (std::size_t s = 0; s < std::min(samples, buried.size()); ++s) {
-      const std::size_t l = s * buried.size() / std::min(samples, buried.size());
-      const Polygons room = grow(buried[l], -w * (rules.walls + 0.35));
-      const Polygons straight = fillLines(room, l % 2 ? oddAngle : evenAngle, pitch, w);
-      for (const Polygon& line : straight) lines += lengthOf(line);
-      for (const Polygon& line : zigzag(straight, room, longestJoin * pitch)) joined += lengthOf(line);
-    }
-    if (lines > 0) pitch = even * joined / lines;
-  }
-  return pitch;
 }
 
 PartPaths partPaths(const std::vector<Polygons>& sections, const std::vector<Polygons>& buried, std::size_t layer,

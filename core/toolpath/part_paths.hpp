@@ -19,13 +19,9 @@ struct PartPaths {
 // cover.
 std::vector<Polygons> buriedIn(const std::vector<Polygons>& sections, const PartRules& rules, const Progress& progress);
 
-// How far apart lines of infill lie, mm, so that with what joins them they have the density asked, over all of a part;
-// 0 where there is none, or no daylight between them.
-double infillPitch(const std::vector<Polygons>& buried, const PartRules& rules);
-
 // sections are the part's own, one per layer, and buried those without their covers; carried is what support lies right
 // under in this layer; what lies between tips of support is taken as carried, so that lines run on over it. Outer
-// walls begin at their seams, and lines of one fill go on into one another. Covers alternate between 45° and 135°; over
+// walls begin at their seams, and lines of covers go on into one another. Covers alternate between 45° and 135°; over
 // support they start at 45°, across the interface's lines. A wall is steep when a tenth of it or more has its middle
 // over nothing.
 PartPaths partPaths(const std::vector<Polygons>& sections, const std::vector<Polygons>& buried, std::size_t layer,

@@ -59,9 +59,9 @@ class Traveller {
     }
     if ((to - from).norm() <= rules_.retractOver) return approach;
     const bool isOneIsland = last.owner == next.owner && last.group == next.group;
-    const bool isOnePiece = last.owner.kind == Owner::piece && last.owner == next.owner;
+    const bool isSupport = last.owner.kind == Owner::piece && next.owner.kind == Owner::piece;
     const bool crossesWall = crosses(from, to);
-    if ((isOneIsland || isOnePiece) && !crossesWall) return approach;
+    if ((isOneIsland || isSupport) && !crossesWall) return approach;
     if (isOneIsland)
       if (const auto way = detour(next.group, from, to)) {
         approach.way.insert(approach.way.end(), way->begin(), way->end());

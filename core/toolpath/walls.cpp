@@ -14,6 +14,7 @@ namespace {
 
 constexpr double smoothing = 0.008;  // mm; outlines may move this much before they are printed
 constexpr double seam = 0.02;        // mm; stretches of neighbouring widths meet
+constexpr double mostJoined = 1.2;   // times as long as the lines alone
 constexpr double joint = 0.1;        // mm; and lines of one kind reach into those of another
 constexpr double steepest = 1;       // mm of width per mm along: that of a corner of 60°
 constexpr double binWidth = 0.1;     // mm of thickness that two lines of one width are laid for
@@ -22,6 +23,12 @@ constexpr double binWidth = 0.1;     // mm of thickness that two lines of one wi
 Polygons broadReach(const Polygons& region, double thickness) {
   constexpr double cornerReach = 1.42;  // of a distance: as far as a right angle reaches past what is moved back
   return grow(grow(region, -thickness / 2), cornerReach * thickness / 2);
+}
+
+double lengthOfAll(const Polygons& lines) {
+  double length = 0;
+  for (const Polygon& line : lines) length += lengthOf(line);
+  return length;
 }
 
 class Waller {
@@ -143,9 +150,11 @@ std::vector<Path> solidLines(const Polygons& region, double angle, double ends, 
   const double strip = filledBy(like.width, like.height);
   for (const Polygons& piece : components(narrow.empty() ? region : subtract(region, narrow))) {
     const Polygons within = grow(piece, -ends);
-    const Polygons fill = zigzag(evenLines(piece, within, angle, strip), within, longestJoin * strip);
-    double length = 0;
-    for (const Polygon& line : fill) length += lengthOf(line);
+    const Polygons straight = evenLines(piece, within, angle, strip);
+    Polygons fill = zigzag(straight, within, longestJoin * strip);
+    // Short lines with joins would have to be so thin that daylight shows between them.
+    if (lengthOfAll(fill) > mostJoined * lengthOfAll(straight)) fill = straight;
+    const double length = lengthOfAll(fill);
     if (length <= 0) continue;
     const double even = std::clamp(area(piece) / length, strip / 1.5, strip * 1.5);
     for (const Polygon& line : fill) lines.push_back({like.feature, lineToFill(even, like.height), false, line});

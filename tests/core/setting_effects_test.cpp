@@ -214,7 +214,7 @@ TEST(SettingEffects, SmallLayersAreSlowedToTheLeastSpeedAndThenWaitedFor) {
   const auto gcode = [](double least) {
     return gcodeOf(projectOf(box({0, 0, 0}, {4, 4, 2}), {{"filament.layer_time", 20}, {"speed.least", least}}));
   };
-  EXPECT_FALSE(linesWith(gcode(11), "G4 P").empty());
+  EXPECT_FALSE(linesWith(gcode(11), "G4 S").empty());
   EXPECT_THAT(gcode(11), HasSubstr(" F660\n"));
   EXPECT_THAT(gcode(11), testing::Not(HasSubstr(" F480\n")));
 }

@@ -26,7 +26,7 @@ TEST(Gcode, EveryLineIsWordsOrAComment) {
 
 TEST(Gcode, CommentsFollowOurGrammar) {
   const std::regex grammar(
-      R"(^; (meek-trellis [0-9.]+|@layer index=[0-9]+ z=[0-9.]+ height=[0-9.]+ kind=(part|support)|@feature [a-z.]+ width=[0-9.]+|@part ".*"|@piece [0-9]+|@summary \{.*\})$)");
+      R"(^; (meek-trellis [0-9.]+|@setup machine=".*" filament=".*" print=".*"|@layer index=[0-9]+ z=[0-9.]+ height=[0-9.]+ kind=(part|support)|@feature [a-z.]+ width=[0-9.]+|@part ".*"|@piece [0-9]+|@summary \{.*\})$)");
   std::istringstream text(gcodeOf(tableProject()));
   std::string line;
   std::size_t layers = 0;
@@ -50,8 +50,11 @@ TEST(Gcode, TheNozzleNeverGoesDownWhilePrinting) {
 }
 
 TEST(Gcode, SpeedsAndFanAreThoseOfTheFeature) {
-  const std::string gcode = gcodeOf(projectOf(
-      box({0, 0, 0}, {20, 20, 4}), {{"speed.part.infill", 77}, {"fan.part.infill", 40}, {"speed.first", 11}}));
+  const std::string gcode = gcodeOf(projectOf(box({0, 0, 0}, {20, 20, 4}), {{"speed.part.infill", 77},
+                                                                            {"fan.part.infill", 40},
+                                                                            {"filament.fan.least", 100},
+                                                                            {"filament.layer_time", 0},
+                                                                            {"speed.first", 11}}));
   std::istringstream text(gcode);
   std::string line, feature;
   int layer = -1;
