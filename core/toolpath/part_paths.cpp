@@ -22,6 +22,7 @@ constexpr double leastBridge = 1.0;       // mm² of surface over nothing that i
 constexpr double fillInset = 0.35;        // of a line width: sparse lines bond into the walls a little
 constexpr double endInset = 0.2;          // and solid ones more, so that nothing stays open where they turn
 constexpr double betweenTips = 4;         // mm of daylight between supports that a line spans without a thought
+constexpr double unbent = 1.5;            // mm beside sparse infill where lines do not join
 constexpr double mostSparse = 0.9;        // of the volume; denser infill is solid
 
 void addLines(std::vector<Path>& out, Feature feature, double width, const Polygons& lines) {
@@ -232,10 +233,14 @@ class IslandFiller {
       edgesOfPiece[static_cast<std::size_t>(std::min_element(boxes.begin(), boxes.end(), nearer) - boxes.begin())]
           .push_back(edge);
     }
+    // Near sparse infill a line's last stretch is a bridge to the wall, and a join would bend it.
+    Box2 near = boundsOf(within);
+    near = Box2(near.min().array() - unbent, near.max().array() + unbent);
+    const Polygons open = layer_ == 0 ? Polygons{} : grow(intersect(buried_[layer_ - 1], rectangle(near)), unbent);
     const bool begun = !stages.empty() && !stages.back().empty();
     for (const std::size_t p : tourOf(middles, begun ? toMm(stages.back().back().points.front()) : Vec2(0, 0))) {
       addLines(stages.emplace_back(), like.feature, like.width, edgesOfPiece[p]);
-      stages.push_back(solidLines(pieces[p], angle, like.width * endInset, like));
+      stages.push_back(solidLines(pieces[p], angle, like.width * endInset, like, open));
     }
   }
 

@@ -143,7 +143,8 @@ Walls loopsOf(const Polygons& region, const WallRules& rules) {
   return walls;
 }
 
-std::vector<Path> solidLines(const Polygons& region, double angle, double ends, const Path& like) {
+std::vector<Path> solidLines(const Polygons& region, double angle, double ends, const Path& like,
+                             const Polygons& open) {
   std::vector<Path> lines;
   Polygons narrow = withoutSpecks(narrowIn(region, singleUpTo), like.width * like.width / 2);
   if (!narrow.empty()) narrow = withoutSpecks(opened(narrow, seam), like.width * like.width / 2);
@@ -151,7 +152,7 @@ std::vector<Path> solidLines(const Polygons& region, double angle, double ends, 
   for (const Polygons& piece : components(narrow.empty() ? region : subtract(region, narrow))) {
     const Polygons within = grow(piece, -ends);
     const Polygons straight = evenLines(piece, within, angle, strip);
-    Polygons fill = zigzag(straight, within, longestJoin * strip);
+    Polygons fill = zigzag(straight, within, longestJoin * strip, open);
     // Short lines with joins would have to be so thin that daylight shows between them.
     if (lengthOfAll(fill) > mostJoined * lengthOfAll(straight)) fill = straight;
     const double length = lengthOfAll(fill);

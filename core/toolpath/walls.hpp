@@ -42,8 +42,10 @@ inline constexpr double singleUpTo = 0.8;                                       
 inline double thinnestForLoop(double lineWidth) { return 2 * lineWidth + 0.3; }  // mm
 
 // Parallel lines at an angle that fill a region, each piece of it evenly and with its volume, and go on into one
-// another; where it is too thin for them, single lines. ends: mm that lines stop before its outline.
-std::vector<Path> solidLines(const Polygons& region, double angle, double ends, const Path& like);
+// another; where it is too thin for them, single lines. ends: mm that lines stop before its outline; open: where
+// they do not join.
+std::vector<Path> solidLines(const Polygons& region, double angle, double ends, const Path& like,
+                             const Polygons& open = {});
 
 // Single lines along the middle of a region that is at most singleUpTo thick, as wide as it is there: together they
 // have its volume.

@@ -96,18 +96,19 @@ class Joiner {
         const auto& [at, end] = places[o][k];
         auto [nextAt, next] = places[o][(k + 1) % places[o].size()];
         if (k + 1 == places[o].size()) nextAt += whole;
-        if (end / 2 != next / 2 && nextAt - at <= longest_ && !isOpen(o, (at + nextAt) / 2))
+        if (end / 2 != next / 2 && nextAt - at <= longest_ && !isOpen(o, at, nextAt))
           all.push_back({end, next, o, at, nextAt});
       }
     }
     return all;
   }
 
-  // Whether a place on an outline is to stay open.
-  bool isOpen(std::size_t outline, double at) const {
-    if (open_.empty()) return false;
+  // Whether the ends or the middle of a way along an outline are to stay open.
+  bool isOpen(std::size_t outline, double from, double to) const {
     const double whole = outlines_[outline].length();
-    return contains(open_, outlines_[outline].pointAt(at < whole ? at : at - whole));
+    for (const double at : {from, (from + to) / 2, to})
+      if (!open_.empty() && contains(open_, outlines_[outline].pointAt(at < whole ? at : at - whole))) return true;
+    return false;
   }
 
   // Where on which outline a point lies.
