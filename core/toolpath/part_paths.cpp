@@ -224,21 +224,23 @@ class IslandFiller {
       boxes.push_back(boundsOf(piece));
       middles.push_back(boxes.back().center());
     }
+    const bool begun = !stages.empty() && !stages.back().empty();
+    const std::vector<std::size_t> tour =
+        tourOf(middles, begun ? toMm(stages.back().back().points.front()) : Vec2(0, 0));
+    // An edge comes before whatever may hold on to it.
     std::vector<Polygons> edgesOfPiece(pieces.size());
     for (const Polygon& edge : edges) {
-      const Vec2 middle = toMm(edge[edge.size() / 2]);
-      const auto nearer = [&](const Box2& a, const Box2& b) {
-        return a.squaredExteriorDistance(middle) < b.squaredExteriorDistance(middle);
-      };
-      edgesOfPiece[static_cast<std::size_t>(std::min_element(boxes.begin(), boxes.end(), nearer) - boxes.begin())]
-          .push_back(edge);
+      Box2 box = boundsOf({edge});
+      box = Box2(box.min().array() - like.width, box.max().array() + like.width);
+      const auto first =
+          std::find_if(tour.begin(), tour.end(), [&](std::size_t p) { return boxes[p].intersects(box); });
+      edgesOfPiece[first == tour.end() ? tour.front() : *first].push_back(edge);
     }
     // Near sparse infill a line's last stretch is a bridge to the wall, and a join would bend it.
     Box2 near = boundsOf(within);
     near = Box2(near.min().array() - unbent, near.max().array() + unbent);
     const Polygons open = layer_ == 0 ? Polygons{} : grow(intersect(buried_[layer_ - 1], rectangle(near)), unbent);
-    const bool begun = !stages.empty() && !stages.back().empty();
-    for (const std::size_t p : tourOf(middles, begun ? toMm(stages.back().back().points.front()) : Vec2(0, 0))) {
+    for (const std::size_t p : tour) {
       addLines(stages.emplace_back(), like.feature, like.width, edgesOfPiece[p]);
       stages.push_back(solidLines(pieces[p], angle, like.width * endInset, like, open));
     }

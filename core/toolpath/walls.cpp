@@ -14,7 +14,8 @@ namespace {
 
 constexpr double smoothing = 0.008;  // mm; outlines may move this much before they are printed
 constexpr double seam = 0.02;        // mm; stretches of neighbouring widths meet
-constexpr double mostJoined = 1.2;   // times as long as the lines alone
+constexpr double mostJoined = 1.4;   // times as long as the lines alone
+constexpr double turnInset = 0.02;   // of a width; lines that turn end so much before those that stop
 constexpr double joint = 0.1;        // mm; and lines of one kind reach into those of another
 constexpr double steepest = 1;       // mm of width per mm along: that of a corner of 60°
 constexpr double binWidth = 0.1;     // mm of thickness that two lines of one width are laid for
@@ -23,6 +24,24 @@ constexpr double binWidth = 0.1;     // mm of thickness that two lines of one wi
 Polygons broadReach(const Polygons& region, double thickness) {
   constexpr double cornerReach = 1.42;  // of a distance: as far as a right angle reaches past what is moved back
   return grow(grow(region, -thickness / 2), cornerReach * thickness / 2);
+}
+
+// Stretches too short to be moves of their own become one with the next, as wide as both are on the average.
+std::vector<CentreLine> withoutBits(std::vector<CentreLine> lines) {
+  constexpr double least = 0.1;  // mm
+  std::vector<CentreLine> result;
+  for (CentreLine& line : lines) {
+    const double length = lengthOf(line.points);
+    const double before = result.empty() ? 0 : lengthOf(result.back().points);
+    if (result.empty() || result.back().points.back() != line.points.front() || std::min(length, before) >= least) {
+      result.push_back(std::move(line));
+      continue;
+    }
+    CentreLine& last = result.back();
+    last.width = (last.width * before + line.width * length) / (before + length);
+    last.points.insert(last.points.end(), line.points.begin() + 1, line.points.end());
+  }
+  return result;
 }
 
 double lengthOfAll(const Polygons& lines) {
@@ -150,11 +169,13 @@ std::vector<Path> solidLines(const Polygons& region, double angle, double ends, 
   if (!narrow.empty()) narrow = withoutSpecks(opened(narrow, seam), like.width * like.width / 2);
   const double strip = filledBy(like.width, like.height);
   for (const Polygons& piece : components(narrow.empty() ? region : subtract(region, narrow))) {
-    const Polygons within = grow(piece, -ends);
-    const Polygons straight = evenLines(piece, within, angle, strip);
-    Polygons fill = zigzag(straight, within, longestJoin * strip, open);
-    // Short lines with joins would have to be so thin that daylight shows between them.
-    if (lengthOfAll(fill) > mostJoined * lengthOfAll(straight)) fill = straight;
+    Polygons fill = evenLines(piece, grow(piece, -ends), angle, strip);
+    if (open.empty() || !meet(piece, open, 0)) {
+      const Polygons within = grow(piece, -ends - turnInset * like.width);
+      Polygons joined = zigzag(evenLines(piece, within, angle, strip), within, longestJoin * strip);
+      // Short lines with joins would have to be so thin that daylight shows between them.
+      if (lengthOfAll(joined) < mostJoined * lengthOfAll(fill)) fill = std::move(joined);
+    }
     const double length = lengthOfAll(fill);
     if (length <= 0) continue;
     const double even = std::clamp(area(piece) / length, strip / 1.5, strip * 1.5);
@@ -169,7 +190,7 @@ std::vector<Path> singleLines(const Polygons& region, const Path& like) {
   const double narrowest = like.width / 2;
   for (const Polygons& piece : components(opened(region, like.width / 5))) {
     double volume = 0;  // over height
-    const std::vector<CentreLine> middle = centreLines(piece, {narrowest, 1.1 * singleUpTo, steepest});
+    const std::vector<CentreLine> middle = withoutBits(centreLines(piece, {narrowest, 1.1 * singleUpTo, steepest}));
     for (const CentreLine& line : middle) volume += lengthOf(line.points) * line.width;
     if (volume <= 0) continue;
     const double share = std::clamp(area(piece) / volume, 0.9, 1.1);  // lines end before the piece, and fork in it

@@ -42,8 +42,8 @@ inline constexpr double singleUpTo = 0.8;                                       
 inline double thinnestForLoop(double lineWidth) { return 2 * lineWidth + 0.3; }  // mm
 
 // Parallel lines at an angle that fill a region, each piece of it evenly and with its volume, and go on into one
-// another; where it is too thin for them, single lines. ends: mm that lines stop before its outline; open: where
-// they do not join.
+// another; where it is too thin for them, single lines. ends: mm that lines stop before its outline; pieces that
+// reach into what is open do not join.
 std::vector<Path> solidLines(const Polygons& region, double angle, double ends, const Path& like,
                              const Polygons& open = {});
 
