@@ -75,7 +75,10 @@ void SetPage::addFigures() {
 void SetPage::refresh() {
   const KeptSet& chosen = document_.project()->sets.of(kind_);
   const QString current = QString::fromStdString(chosen.name);
-  if (!name_->hasFocus() || name_->text().isEmpty()) name_->setText(current);
+  if (current != named_) {  // what is being typed stays
+    named_ = current;
+    name_->setText(current);
+  }
   const std::string name = name_->text().trimmed().toStdString();
   const bool isCurrent = name == chosen.name, isKept = document_.library().isKept(kind_, chosen.name);
   keep_->setText(isCurrent ? tr("Keep") : tr("Keep as"));

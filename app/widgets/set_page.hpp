@@ -35,6 +35,7 @@ class SetPage : public QWidget {
   Activity& activity_;
   SetKind kind_;
   QLineEdit* name_ = nullptr;
+  QString named_;  // the set that is chosen
   QPushButton *keep_ = nullptr, *rename_ = nullptr, *remove_ = nullptr;
   QLabel* notice_ = nullptr;
 };

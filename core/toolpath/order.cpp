@@ -9,7 +9,7 @@ namespace trellis {
 
 namespace {
 
-constexpr double leastRun = 0.001;  // mm; what is shorter is none in the text
+constexpr double leastRun = 0.05;  // mm; what is shorter leaves no line
 
 bool keepsItsBeginning(const Path& path) {
   return path.feature <= Feature::wallSteep;  // walls of the part

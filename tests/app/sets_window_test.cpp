@@ -44,6 +44,7 @@ class SetsWindowTest : public WindowTest {
 
 TEST_F(SetsWindowTest, AMachineOfOnesOwnIsThereAndChosenNextTime) {
   press("open.machine");
+  QTest::qWait(50);  // until it has its place
   type("machine.acceleration", 820);
   auto* name = child<QLineEdit>("setName");
   name->setFocus();
