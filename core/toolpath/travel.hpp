@@ -16,8 +16,9 @@ struct TravelRules {
 
 // Sets every run's approach but the first one's. Within an island, given by the group's number or null for what is
 // none, the nozzle keeps inside the outer walls where that is at most 1.6 times as far, and pulls nothing back; nor
-// does it from support to support, as long as no outer wall lies between. Everything else is gone over with the filament
-// pulled back, and raised where it crosses the part. After a closed outer wall it wipes back along it by a line's width.
+// does it from support to support, as long as no outer wall lies between. Everything else is gone over with the
+// filament pulled back, and raised where it crosses the part. After a closed outer wall it wipes back along it by a
+// line's width.
 void layTravel(std::vector<Run>& runs, const std::vector<const Polygons*>& islands, const TravelRules& rules);
 
 // The way from a to b within a region, along its outlines where the straight one leaves it: its corners. Nothing where
