@@ -63,6 +63,7 @@ class Strip : public QFrame {
     double seconds = 0;                 // that it takes, with the support layers up to it
     bool held = false, lands = false;   // support holds it there; support takes hold there
   };
+  QPolygonF profileOf(double Level::*figure, double most) const;
   struct Symbol {
     Vec3 at;
     bool bare;  // nothing carries it

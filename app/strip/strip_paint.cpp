@@ -108,13 +108,19 @@ void Strip::drawSymbols(QPainter& painter) {
   }
 }
 
-// How far the nozzle pushes the part aside when it is so high, as a line from the chart's left; where support holds, a
-// bar beside it.
-void Strip::drawGiving(QPainter& painter) {
+// A figure of every level as a line from the chart's left, the most of them nearly across it.
+QPolygonF Strip::profileOf(double Level::*figure, double most) const {
   const double room = width() - chartLeft - chartRight;
   QPolygonF line;
   for (const Level& level : levels_)
-    line << QPointF(chartLeft + level.deflection / std::max(mostDeflection_, 1e-9) * room * 0.9, pixelOf(level.top));
+    line << QPointF(chartLeft + level.*figure / std::max(most, 1e-9) * room * 0.9, pixelOf(level.top));
+  return line;
+}
+
+// How far the nozzle pushes the part aside when it is so high, as a line from the chart's left; where support holds, a
+// bar beside it.
+void Strip::drawGiving(QPainter& painter) {
+  const QPolygonF line = profileOf(&Level::deflection, mostDeflection_);
   painter.setBrush(Qt::NoBrush);
   painter.setPen(QPen(theme().ink, 1.2, Qt::DashLine));
   if (mostDeflection_ >= shownGive) painter.drawPolyline(line);
@@ -128,13 +134,9 @@ void Strip::drawGiving(QPainter& painter) {
 
 // How long each layer takes, as a line from the chart's left; its longest is said at the foot.
 void Strip::drawTimes(QPainter& painter) {
-  const double room = width() - chartLeft - chartRight;
-  QPolygonF line;
-  for (const Level& level : levels_)
-    line << QPointF(chartLeft + level.seconds / std::max(longest_, 1e-9) * room * 0.9, pixelOf(level.top));
   painter.setBrush(Qt::NoBrush);
   painter.setPen(QPen(theme().accent, 1.2));
-  painter.drawPolyline(line);
+  painter.drawPolyline(profileOf(&Level::seconds, longest_));
   painter.drawText(QRectF(chartLeft, height() - 20, width() - chartLeft, 14), Qt::AlignLeft,
                    tr("to %1 s a layer").arg(longest_, 0, 'f', 0));
 }

@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/document/journal.hpp"
 
+#include "core/base/user_folder.hpp"
 #include "core/document/journal_file.hpp"
 
 #include <algorithm>
 #include <chrono>
 #include <condition_variable>
-#include <cstdlib>
 #include <ctime>
 #include <mutex>
 #include <thread>
@@ -21,13 +21,7 @@ constexpr auto syncEvery = std::chrono::milliseconds(300);
 
 }  // namespace
 
-std::filesystem::path journalFolder() {
-  const char* state = std::getenv("XDG_STATE_HOME");
-  const char* home = std::getenv("HOME");
-  const std::filesystem::path base =
-      state && *state ? std::filesystem::path(state) : std::filesystem::path(home ? home : "/tmp") / ".local/state";
-  return base / "meek-trellis" / "journals";
-}
+std::filesystem::path journalFolder() { return userFolder("XDG_STATE_HOME", ".local/state") / "journals"; }
 
 class Journal::Writer {
  public:

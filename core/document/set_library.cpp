@@ -3,11 +3,11 @@
 
 #include "core/base/error.hpp"
 #include "core/base/files.hpp"
+#include "core/base/user_folder.hpp"
 
 #include <fmt/format.h>
 
 #include <algorithm>
-#include <cstdlib>
 
 namespace trellis {
 
@@ -28,13 +28,7 @@ std::string fileNameOf(SetKind kind, std::string_view name) {
 
 }  // namespace
 
-std::filesystem::path setsFolder() {
-  const char* data = std::getenv("XDG_DATA_HOME");
-  const char* home = std::getenv("HOME");
-  const std::filesystem::path base =
-      data && *data ? std::filesystem::path(data) : std::filesystem::path(home ? home : "/tmp") / ".local/share";
-  return base / "meek-trellis" / "sets";
-}
+std::filesystem::path setsFolder() { return userFolder("XDG_DATA_HOME", ".local/share") / "sets"; }
 
 void writeSet(const KeptSet& set, const std::filesystem::path& file) {
   writeFileAtomically(file, toJson(set).dump(1, ' ', false, Json::error_handler_t::replace) + "\n");
@@ -62,28 +56,28 @@ void SetLibrary::read() {
   std::sort(files.begin(), files.end());
   for (const std::filesystem::path& file : files) try {
       KeptSet set = readSet(file);
-      if (const KeptSet* twin = find(set.kind, set.name))
+      if (find(set.kind, set.name))
         damaged_.push_back(fmt::format("{} is left out: another file keeps a {} named {} too. Rename one of them.",
-                                       file.filename().string(), nameOf(set.kind), twin->name));
+                                       file.filename().string(), nameOf(set.kind), set.name));
       else
-        kept_.emplace_back(std::move(set), file);
+        kept_.push_back({std::move(set), file});
     } catch (const Error& error) {
       damaged_.emplace_back(error.what());
     }
 }
 
-const KeptSet* SetLibrary::find(SetKind kind, std::string_view name) const {
+const SetLibrary::Kept* SetLibrary::find(SetKind kind, std::string_view name) const {
   const auto found = std::find_if(kept_.begin(), kept_.end(),
-                                  [&](const auto& one) { return one.first.kind == kind && one.first.name == name; });
-  return found == kept_.end() ? nullptr : &found->first;
+                                  [&](const Kept& one) { return one.set.kind == kind && one.set.name == name; });
+  return found == kept_.end() ? nullptr : &*found;
 }
 
 std::vector<KeptSet> SetLibrary::all(SetKind kind) const {
   std::vector<KeptSet> sets;
   for (const KeptSet& shipped : shippedSets())
     if (shipped.kind == kind) {
-      const KeptSet* own = find(kind, shipped.name);
-      sets.push_back(own ? *own : shipped);
+      const Kept* own = find(kind, shipped.name);
+      sets.push_back(own ? own->set : shipped);
     }
   std::vector<KeptSet> own;
   for (const auto& [set, file] : kept_)
@@ -112,29 +106,24 @@ bool SetLibrary::isOtherwise(const KeptSet& set) const {
                      [&](const KeptSet& one) { return one.name == set.name && one.values != set.values; });
 }
 
-std::filesystem::path SetLibrary::pathOf(SetKind kind, std::string_view name) const {
-  const auto found = std::find_if(kept_.begin(), kept_.end(),
-                                  [&](const auto& one) { return one.first.kind == kind && one.first.name == name; });
-  return found != kept_.end() ? found->second : folder_ / fileNameOf(kind, name);
-}
-
 void SetLibrary::keep(const KeptSet& set) {
   setFromJson(toJson(set), set.name);  // what is written can be read again
   std::error_code failed;
   std::filesystem::create_directories(folder_, failed);
-  writeSet(set, pathOf(set.kind, set.name));
+  const Kept* before = find(set.kind, set.name);
+  writeSet(set, before ? before->file : folder_ / fileNameOf(set.kind, set.name));
   read();
 }
 
 void SetLibrary::rename(SetKind kind, std::string_view name, const std::string& to) {
-  const KeptSet* set = find(kind, name);
-  if (!set) throw Error(fmt::format("{} ships with the program. Keep it under another name instead.", name));
+  const Kept* kept = find(kind, name);
+  if (!kept) throw Error(fmt::format("{} ships with the program. Keep it under another name instead.", name));
   const std::vector<KeptSet> sets = all(kind);
   if (std::any_of(sets.begin(), sets.end(), [&](const KeptSet& one) { return one.name == to; }))
     throw Error(fmt::format("There is a {} named {} already. Choose another name.", nameOf(kind), to));
-  KeptSet renamed = *set;
+  const std::filesystem::path before = kept->file;
+  KeptSet renamed = kept->set;
   renamed.name = to;
-  const std::filesystem::path before = pathOf(kind, name);
   keep(renamed);
   std::error_code failed;
   std::filesystem::remove(before, failed);
@@ -142,8 +131,9 @@ void SetLibrary::rename(SetKind kind, std::string_view name, const std::string& 
 }
 
 void SetLibrary::remove(SetKind kind, std::string_view name) {
-  if (!find(kind, name)) throw Error(fmt::format("{} ships with the program and stays.", name));
-  const std::filesystem::path file = pathOf(kind, name);
+  const Kept* kept = find(kind, name);
+  if (!kept) throw Error(fmt::format("{} ships with the program and stays.", name));
+  const std::filesystem::path file = kept->file;
   std::error_code failed;
   std::filesystem::remove(file, failed);
   if (failed) throw Error(fmt::format("{} could not be removed: {}.", file.string(), failed.message()));

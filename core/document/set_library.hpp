@@ -37,12 +37,15 @@ class SetLibrary {
   void remember(const ChosenSets& chosen) const;  // as far as it can be written
 
  private:
+  struct Kept {
+    KeptSet set;
+    std::filesystem::path file;
+  };
   void read();
-  std::filesystem::path pathOf(SetKind kind, std::string_view name) const;
-  const KeptSet* find(SetKind kind, std::string_view name) const;
+  const Kept* find(SetKind kind, std::string_view name) const;
 
   std::filesystem::path folder_;
-  std::vector<std::pair<KeptSet, std::filesystem::path>> kept_;
+  std::vector<Kept> kept_;
   std::vector<std::string> damaged_;
 };
 

@@ -3,7 +3,6 @@
 
 #include <algorithm>
 #include <cmath>
-#include <limits>
 
 namespace trellis {
 
@@ -39,9 +38,10 @@ class Tour {
   // From the one before position i to it; nothing lies past the end.
   double link(std::size_t before, std::size_t i) const { return i < order_.size() ? apart(before, order_[i]) : 0; }
   double apart(std::size_t a, std::size_t b) const { return (places_[a] - places_[b]).norm(); }
-  double first(std::size_t place) const { return (places_[place] - from_).norm(); }
   // What it takes to get to position i from the one before it, were it this place.
-  double into(std::size_t i, std::size_t place) const { return i == 0 ? first(place) : apart(order_[i - 1], place); }
+  double into(std::size_t i, std::size_t place) const {
+    return (places_[place] - (i == 0 ? from_ : places_[order_[i - 1]])).norm();
+  }
 
   bool improve(std::size_t place) {
     for (const std::size_t other : near_[place])
@@ -54,9 +54,7 @@ class Tour {
     const std::size_t i = std::min(at_[a], at_[b]), j = std::max(at_[a], at_[b]);
     // They meet either after i, or before j.
     const double now = link(order_[i], i + 1) + link(order_[j], j + 1);
-    if (j + 1 < order_.size() ? now - apart(order_[i], order_[j]) - apart(order_[i + 1], order_[j + 1]) > worthwhile
-                              : now - apart(order_[i], order_[j]) > worthwhile)
-      return turn(i + 1, j);
+    if (now - apart(order_[i], order_[j]) - link(order_[i + 1], j + 1) > worthwhile) return turn(i + 1, j);
     const double before = into(i, order_[i]) + apart(order_[j - 1], order_[j]);
     if (before - into(i, order_[j - 1]) - apart(order_[i], order_[j]) > worthwhile) return turn(i, j - 1);
     return false;

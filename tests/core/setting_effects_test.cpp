@@ -119,7 +119,7 @@ TEST(SettingEffects, FeetAreAsWideAndAsHighAsAsked) {
   EXPECT_GT(areas("support.tree.foot_width", 12).begin()->second,
             2 * areas("support.tree.foot_width", 5).begin()->second);
   const auto low = areas("support.tree.foot_height", 1), high = areas("support.tree.foot_height", 6);
-  const long at = 3'000'000;  // nm: over the low foot, within the high one
+  const long at = 3'000;  // µm: over the low foot, within the high one
   EXPECT_GT(high.lower_bound(at)->second, low.lower_bound(at)->second);
 }
 
