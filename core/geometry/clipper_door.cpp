@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/geometry/clipper_door.hpp"
 
+#include "core/geometry/outline_groups.hpp"
+
 namespace trellis {
 
 using namespace ClipperLib;
@@ -36,14 +38,52 @@ void clip(const Clipping& clipping, Result& result) {
   throw GeometryError("Outlines cannot be combined. Mend or wrap the mesh, or change the layer height a little.");
 }
 
+void clip(const Clipping& clipping, Polygons& result) {
+  if (clipping.closed) return clip<Polygons>(clipping, result);
+  PolyTree tree;
+  clip<PolyTree>(clipping, tree);
+  OpenPathsFromPolyTree(tree, result);
+}
+
+// Whether nothing of a group can be an edge of the result.
+bool isSettled(const Clipping& clipping, const OutlineGroup& group) {
+  const bool within = clipping.fill == pftPositive ? group.clipsAround > 0 : group.clipsAround != 0;
+  if (group.clips.empty() && clipping.how == ctDifference) return within;
+  if (group.clips.empty() && clipping.how == ctIntersection) return !within;
+  return group.subjects.empty() && (!clipping.closed || (group.subjectsAround == 0 && clipping.how != ctUnion));
+}
+
+void clipGroup(const Clipping& clipping, OutlineGroup& group, Polygons& result) {
+  if (isSettled(clipping, group)) return;
+  if (!clipping.closed && group.clips.empty()) {  // lines that meet nothing stay whole
+    result.insert(result.end(), group.subjects.begin(), group.subjects.end());
+    return;
+  }
+  Polygons all = group.subjects;
+  all.insert(all.end(), group.clips.begin(), group.clips.end());
+  const Polygon frame = frameAround(all);
+  addFrame(group.subjects, frame, group.subjectsAround);
+  addFrame(group.clips, frame, group.clipsAround);
+  Polygons found;
+  clip({clipping.how, group.subjects, group.clips, clipping.closed, clipping.fill}, found);
+  dropFrame(found, frame);
+  for (Polygon& outline : found) result.push_back(std::move(outline));
+}
+
 }  // namespace
 
 Polygons clipped(const Clipping& clipping) {
   Polygons result;
-  clip(clipping, result);
+  if (clipping.subjects.size() + clipping.clips.size() < manyOutlines) {
+    clip(clipping, result);
+    return result;
+  }
+  std::vector<OutlineGroup> groups = groupsApart(clipping.subjects, clipping.closed, clipping.clips);
+  if (groups.size() == 1)
+    clip(clipping, result);
+  else
+    for (OutlineGroup& group : groups) clipGroup(clipping, group, result);
   return result;
 }
-
-void clipInto(PolyTree& tree, const Clipping& clipping) { clip(clipping, tree); }
 
 }  // namespace trellis

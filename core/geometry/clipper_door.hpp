@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The one door to Clipper's booleans. Every answer is checked: a failed one is tried once more on a coarser grid, and
-// then it is an error, never an empty region.
+// then it is an error, never an empty region. Outlines that come near no others are combined apart from them.
 #pragma once
 
 #include "core/base/error.hpp"
@@ -16,8 +16,7 @@ struct Clipping {
   ClipperLib::PolyFillType fill = ClipperLib::pftNonZero;
 };
 
-// Both throw GeometryError.
+// Open lines where the subjects are. Throws GeometryError.
 Polygons clipped(const Clipping& clipping);
-void clipInto(ClipperLib::PolyTree& tree, const Clipping& clipping);
 
 }  // namespace trellis

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/geometry/moved_outline.hpp"
 
+#include "core/geometry/edge_cells.hpp"
+
 #include <algorithm>
 #include <cmath>
 #include <functional>
@@ -15,7 +17,6 @@ constexpr double gentle = 0.5;  // radians; a concave corner turning less is mov
 double cross(const Vec2& a, const Vec2& b) { return a.x() * b.y() - a.y() * b.x(); }
 Vec2 leftOf(const Vec2& v) { return {-v.y(), v.x()}; }
 Vec2 turnedBy(double angle, const Vec2& v) { return std::cos(angle) * v + std::sin(angle) * leftOf(v); }
-Vec2 asVector(const Point& p) { return {static_cast<double>(p.X), static_cast<double>(p.Y)}; }
 Point asPoint(const Vec2& v) { return {std::llround(v.x()), std::llround(v.y())}; }
 
 Polygon withoutRepeats(const Polygon& outline) {
@@ -69,7 +70,7 @@ Polygon OutlineMover::withLoops(const Polygon& outline) const {
   if (points.size() < 3) return {};
   std::vector<Vec2> outward(points.size());  // of the edge that begins at each point
   for (std::size_t i = 0; i < points.size(); ++i)
-    outward[i] = -leftOf((asVector(points[(i + 1) % points.size()]) - asVector(points[i])).normalized());
+    outward[i] = -leftOf((unitsOf(points[(i + 1) % points.size()]) - unitsOf(points[i])).normalized());
   Polygon moved;
   moved.reserve(points.size() + 16);
   for (std::size_t i = 0; i < points.size(); ++i)
@@ -81,7 +82,7 @@ Polygon OutlineMover::withLoops(const Polygon& outline) const {
 bool OutlineMover::meetAtCorner(Edge& before, Edge& after) const {
   const double ahead = before.along.dot(after.along);
   if (ahead < -0.999) return false;  // folded back
-  before.to = after.from = asVector(after.corner) + (before.outward + after.outward) * (delta_ / (1 + ahead));
+  before.to = after.from = unitsOf(after.corner) + (before.outward + after.outward) * (delta_ / (1 + ahead));
   return true;
 }
 
@@ -96,7 +97,7 @@ bool OutlineMover::meetOver(Edge& before, const Edge& gone, Edge& after) const {
   before.turn = turned(before, gone) + turned(gone, after);
   const double opening = delta_ > 0 ? *before.turn : -*before.turn, sine = cross(before.along, after.along);
   if (opening > arcStep_ || opening < -most || std::abs(sine) < 1e-3) return false;
-  const Vec2 start = asVector(after.corner) + delta_ * after.outward;
+  const Vec2 start = unitsOf(after.corner) + delta_ * after.outward;
   before.to = after.from = start + after.along * (cross(before.along, before.to - start) / sine);
   return before.to.lpNorm<Eigen::Infinity>() < farthest;
 }
@@ -107,9 +108,9 @@ std::vector<OutlineMover::Edge> OutlineMover::edgesOf(const Polygon& points) con
   const double straight = std::cos(arcStep_);
   std::vector<Edge> edges;
   edges.reserve(n + 16);
-  Vec2 before = (asVector(points[0]) - asVector(points[n - 1])).normalized();
+  Vec2 before = (unitsOf(points[0]) - unitsOf(points[n - 1])).normalized();
   for (std::size_t i = 0; i < n; ++i) {
-    const Vec2 edge = asVector(points[(i + 1) % n]) - asVector(points[i]), along = edge.normalized();
+    const Vec2 edge = unitsOf(points[(i + 1) % n]) - unitsOf(points[i]), along = edge.normalized();
     const bool opens = cross(before, along) * delta_ > 0 && before.dot(along) < straight;
     const double turn = opens ? std::atan2(cross(before, along), before.dot(along)) : 0;
     const int steps = static_cast<int>(std::ceil(std::abs(turn) / arcStep_));
@@ -164,66 +165,54 @@ std::optional<Polygon> OutlineMover::withoutTurnedEdges(const Polygon& outline) 
 
 namespace {
 
-struct Side {
-  Point a, b;
-  ClipperLib::cInt left, right, bottom, top;
-  std::size_t number, next;
-};
-
-int sideOf(const Point& a, const Point& b, const Point& p) {
+int turnOf(const Point& a, const Point& b, const Point& p) {
   const ClipperLib::cInt turn = (b.X - a.X) * (p.Y - a.Y) - (b.Y - a.Y) * (p.X - a.X);
   return turn > 0 ? 1 : turn < 0 ? -1 : 0;
 }
 
+// A side of an outline, and the one after it.
+struct Side {
+  Point a, b;
+  std::size_t next;
+};
+
 // Whether two sides touch or cross. Of two that share a corner only the fold counts.
-bool collide(const Side& s, const Side& t) {
-  if (s.bottom > t.top || t.bottom > s.top) return false;
-  if (s.next == t.number || t.next == s.number) {
-    const Side &first = s.next == t.number ? s : t, &second = s.next == t.number ? t : s;
-    return sideOf(first.a, first.b, second.b) == 0 &&
-           (asVector(first.b) - asVector(first.a)).dot(asVector(second.b) - asVector(second.a)) < 0;
+bool collide(const std::vector<Side>& sides, std::size_t one, std::size_t other) {
+  const Side &s = sides[one], &t = sides[other];
+  if (s.next == other || t.next == one) {
+    const Side &first = s.next == other ? s : t, &second = s.next == other ? t : s;
+    return turnOf(first.a, first.b, second.b) == 0 &&
+           (unitsOf(first.b) - unitsOf(first.a)).dot(unitsOf(second.b) - unitsOf(second.a)) < 0;
   }
-  return sideOf(s.a, s.b, t.a) * sideOf(s.a, s.b, t.b) <= 0 && sideOf(t.a, t.b, s.a) * sideOf(t.a, t.b, s.b) <= 0;
+  if (std::max(s.a.X, s.b.X) < std::min(t.a.X, t.b.X) || std::max(t.a.X, t.b.X) < std::min(s.a.X, s.b.X)) return false;
+  if (std::max(s.a.Y, s.b.Y) < std::min(t.a.Y, t.b.Y) || std::max(t.a.Y, t.b.Y) < std::min(s.a.Y, s.b.Y)) return false;
+  return turnOf(s.a, s.b, t.a) * turnOf(s.a, s.b, t.b) <= 0 && turnOf(t.a, t.b, s.a) * turnOf(t.a, t.b, s.b) <= 0;
 }
 
-bool sidesCollide(const Polygons& outlines) {
+std::vector<Side> sidesOf(const Polygons& outlines) {
   std::vector<Side> sides;
   for (const Polygon& outline : outlines)
     for (std::size_t i = 0, first = sides.size(); i < outline.size(); ++i) {
       const bool isLast = i + 1 == outline.size();
-      const Point &a = outline[i], &b = outline[isLast ? 0 : i + 1];
-      sides.push_back({a, b, std::min(a.X, b.X), std::max(a.X, b.X), std::min(a.Y, b.Y), std::max(a.Y, b.Y), first + i,
-                       isLast ? first : first + i + 1});
+      sides.push_back({outline[i], outline[isLast ? 0 : i + 1], isLast ? first : first + i + 1});
     }
-  std::vector<std::pair<ClipperLib::cInt, std::size_t>> fromTheLeft;
-  for (const Side& side : sides) fromTheLeft.emplace_back(side.left, side.number);
-  std::sort(fromTheLeft.begin(), fromTheLeft.end());
-  std::vector<const Side*> open;
-  for (const auto& [left, number] : fromTheLeft) {
-    const Side& side = sides[number];
-    std::size_t kept = 0;
-    for (const Side* other : open) {
-      if (other->right < side.left) continue;
-      if (collide(*other, side)) return true;
-      open[kept++] = other;
-    }
-    open.resize(kept);
-    open.push_back(&side);
-  }
-  return false;
+  return sides;
 }
 
 }  // namespace
 
-bool isSimple(const Polygons& outlines) {
-  if (sidesCollide(outlines)) return false;
-  for (const Polygon& outline : outlines) {
-    if (outline.size() < 3) return false;
-    int around = 0;
-    for (const Polygon& other : outlines)
-      if (&other != &outline && ClipperLib::PointInPolygon(outline.front(), other) != 0)
-        around += ClipperLib::Orientation(other) ? 1 : -1;
-    if (around != (ClipperLib::Orientation(outline) ? 0 : 1)) return false;
+bool isSimple(const Polygons& outlines, int around) {
+  const std::vector<Side> sides = sidesOf(outlines);
+  const std::vector<OutlineEdge> edges = edgesOf(outlines, true);
+  if (EdgeCells(edges, 1).anyPair([&](std::uint32_t a, std::uint32_t b) { return collide(sides, a, b); })) return false;
+  const Windings windings(edges);
+  for (std::size_t o = 0; o < outlines.size(); ++o) {
+    if (outlines[o].size() < 3) return false;
+    int wound = around;
+    windings.at(unitsOf(outlines[o].front()), [&](const OutlineEdge& edge, int turn) {
+      if (edge.outline != o) wound += turn;
+    });
+    if (wound != (ClipperLib::Orientation(outlines[o]) ? 0 : 1)) return false;
   }
   return true;
 }

@@ -33,7 +33,7 @@ class OutlineMover {
 };
 
 // Whether no two edges of the outlines meet but at the corner they share, and everything is wound around once: inside
-// outer outlines and outside holes.
-bool isSimple(const Polygons& outlines);
+// outer outlines and outside holes. around: how often others, which are not among these, wind around all of them.
+bool isSimple(const Polygons& outlines, int around = 0);
 
 }  // namespace trellis

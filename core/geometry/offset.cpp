@@ -4,6 +4,7 @@
 // corner, which costs five to ten times more on the smooth outlines of organic parts.
 #include "core/geometry/clipper_door.hpp"
 #include "core/geometry/moved_outline.hpp"
+#include "core/geometry/outline_groups.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -39,14 +40,14 @@ void dropTurnedOut(Polygons& moved, const Polygons& from, double distance) {
 }
 
 // The moved outlines, if each is still what it was and none meets another.
-std::optional<Polygons> movedClear(const Polygons& outlines, const OutlineMover& mover) {
+std::optional<Polygons> movedClear(const Polygons& outlines, const OutlineMover& mover, int around) {
   Polygons moved;
   for (const Polygon& outline : outlines) {
     std::optional<Polygon> one = mover.withoutTurnedEdges(outline);
     if (!one || ClipperLib::Orientation(*one) != ClipperLib::Orientation(outline)) return std::nullopt;
     moved.push_back(std::move(*one));
   }
-  if (!isSimple(moved)) return std::nullopt;
+  if (!isSimple(moved, around)) return std::nullopt;
   return moved;
 }
 
@@ -60,18 +61,30 @@ Polygons withoutClosing(const Polygons& outlines, double distance) {
   return result;
 }
 
+// Of outlines that others, which are nowhere near, wind around so many times.
+Polygons grown(const Polygons& outlines, double distance, int around) {
+  const OutlineMover mover(distance);
+  const Polygons a = withoutClosing(outlines, distance);
+  if (const auto moved = movedClear(a, mover, around)) return simplified(*moved, slack);
+  Polygons loops;
+  for (const Polygon& outline : a) loops.push_back(mover.withLoops(outline));
+  const Polygon frame = frameAround(loops);
+  addFrame(loops, frame, around);
+  Polygons result = clipped({ClipperLib::ctUnion, loops, {}, true, ClipperLib::pftPositive});
+  dropFrame(result, frame);
+  dropTurnedOut(result, a, distance);
+  return simplified(result, slack);
+}
+
 }  // namespace
 
 Polygons grow(const Polygons& outlines, double distance) {
   if (outlines.empty() || distance == 0) return outlines;
-  const OutlineMover mover(distance);
-  const Polygons a = withoutClosing(outlines, distance);
-  if (const auto moved = movedClear(a, mover)) return simplified(*moved, slack);
-  Polygons loops;
-  for (const Polygon& outline : a) loops.push_back(mover.withLoops(outline));
-  Polygons result = clipped({ClipperLib::ctUnion, loops, {}, true, ClipperLib::pftPositive});
-  dropTurnedOut(result, a, distance);
-  return simplified(result, slack);
+  if (outlines.size() < manyOutlines) return grown(outlines, distance, 0);
+  Polygons result;
+  for (const OutlineGroup& group : groupsApart(outlines, true, {}, 2 * std::abs(distance) + slack))
+    for (Polygon& outline : grown(group.subjects, distance, group.subjectsAround)) result.push_back(std::move(outline));
+  return result;
 }
 
 Polygons opened(const Polygons& a, double distance) { return grow(grow(a, -distance), distance); }
@@ -80,6 +93,13 @@ Polygons closed(const Polygons& a, double distance) { return grow(grow(a, distan
 
 Polygons around(const Polygons& lines, double distance) {
   if (lines.empty() || distance <= 0) return {};
+  // Of many lines each for itself: what comes after asks only those that are near about each other.
+  if (lines.size() >= manyOutlines) {
+    Polygons strips;
+    for (const Polygon& line : lines)
+      for (Polygon& strip : around({line}, distance)) strips.push_back(std::move(strip));
+    return simplified(unite(strips), slack);
+  }
   ClipperLib::ClipperOffset offset(2.0, arcTolerance * unitsPerMm);
   offset.AddPaths(lines, ClipperLib::jtRound, ClipperLib::etOpenRound);
   Polygons result;

@@ -86,11 +86,7 @@ Bounds wholeBounds(const Polygons& a) {
 Polygons combine(ClipType how, const Polygons& a, const Polygons& b) { return clipped({how, a, b, true, pftNonZero}); }
 
 Polygons openLines(ClipType how, const Polygons& lines, const Polygons& region) {
-  PolyTree tree;
-  clipInto(tree, {how, lines, region, false, pftNonZero});
-  Polygons result;
-  OpenPathsFromPolyTree(tree, result);
-  return result;
+  return clipped({how, lines, region, false, pftNonZero});
 }
 
 // Distances from one stretch, in units and squared.
@@ -145,13 +141,18 @@ Polygon thinned(const Polygon& line, double tolerance) {
   return result;
 }
 
-void collectComponents(const PolyNode& node, std::vector<Polygons>& out) {
-  for (const PolyNode* outer : node.Childs) {
-    Polygons component{outer->Contour};
-    for (const PolyNode* hole : outer->Childs) component.push_back(hole->Contour);
-    out.push_back(std::move(component));
-    for (const PolyNode* hole : outer->Childs) collectComponents(*hole, out);
-  }
+// An outer outline of a component.
+struct Outline {
+  double size;  // units², without holes
+  Bounds bounds;
+  std::size_t component;
+};
+
+// Of outlines that do not cross.
+bool liesIn(const Polygon& inner, const Polygon& outer) {
+  for (const Point& p : inner)
+    if (const int where = PointInPolygon(p, outer); where != -1) return where == 1;
+  return true;
 }
 
 }  // namespace
@@ -242,9 +243,27 @@ std::vector<Polygons> components(const Polygons& a) {
   if (a.empty()) return {};
   if (a.size() == 1) return {a};
   std::vector<Polygons> result;
-  PolyTree tree;
-  clipInto(tree, {ctUnion, a, {}, true, pftNonZero});
-  collectComponents(tree, result);
+  std::vector<Outline> outers;
+  Polygons holes;
+  for (Polygon& outline : unite(a))
+    if (const double size = Area(outline); size > 0) {
+      outers.push_back({size, wholeBounds({outline}), result.size()});
+      result.push_back({std::move(outline)});
+    } else {
+      holes.push_back(std::move(outline));
+    }
+  std::stable_sort(outers.begin(), outers.end(),
+                   [](const Outline& one, const Outline& other) { return one.size < other.size; });
+  // A hole lies in the smallest outer outline around it.
+  for (Polygon& hole : holes) {
+    const Bounds bounds = wholeBounds({hole});
+    const auto larger = std::partition_point(outers.begin(), outers.end(),
+                                             [size = -Area(hole)](const Outline& outer) { return outer.size <= size; });
+    const auto around = std::find_if(larger, outers.end(), [&](const Outline& outer) {
+      return outer.bounds.holds(bounds) && liesIn(hole, result[outer.component].front());
+    });
+    if (around != outers.end()) result[around->component].push_back(std::move(hole));
+  }
   return result;
 }
 

@@ -3,6 +3,7 @@
 
 #include "core/base/disjoint_sets.hpp"
 #include "core/base/parallel.hpp"
+#include "core/geometry/box_index.hpp"
 #include "core/overhang/bridge.hpp"
 #include "core/overhang/lean.hpp"
 #include "core/overhang/too_small.hpp"
@@ -182,11 +183,13 @@ class SiteFinder {
     sites_.layers.resize(planes.size());
     parallelFor(planes.size(), progress_, [&](std::size_t i) {
       if (places[i].empty()) return;
+      std::vector<Box2> spots;
+      for (const Place& place : places[i]) spots.emplace_back(toMm(place.at));
+      const BoxIndex index(spots);
       for (const Polygons& stretch : components(overhangs_.demand[i])) {
         std::set<std::size_t> within;
-        const Box2 box = boundsOf(stretch);
-        for (const Place& place : places[i])
-          if (!within.contains(place.site) && box.contains(toMm(place.at)) && contains(stretch, place.at))
+        for (const std::size_t p : index.meeting(boundsOf(stretch)))
+          if (const Place& place = places[i][p]; !within.contains(place.site) && contains(stretch, place.at))
             within.insert(place.site);
         if (within.size() == 1)
           sites_.layers[i].push_back({*within.begin(), stretch});
@@ -224,32 +227,42 @@ class SiteFinder {
   // A floating start belongs to the site whose demand holds it; on surface too steep to hang it is a site of
   // its own.
   void placeStarts() {
-    for (std::size_t k = 0; k < overhangs_.starts.size(); ++k) {
-      const FloatingStart& start = overhangs_.starts[k];
-      auto& stretches = sites_.layers[start.layer];
-      const Polygons here = floatingAt(start);
-      const auto holder = std::find_if(stretches.begin(), stretches.end(),
-                                       [&](const Sites::Stretch& s) { return meet(s.region, here, 0); });
-      if (holder != stretches.end()) {
-        sites_.list[holder->site].starts.push_back(k);
-        continue;
+    std::map<std::size_t, std::vector<std::size_t>> byLayer;
+    for (std::size_t k = 0; k < overhangs_.starts.size(); ++k) byLayer[overhangs_.starts[k].layer].push_back(k);
+    for (const auto& [layer, starts] : byLayer) {
+      const std::vector<Polygons> pieces = components(overhangs_.floating[layer]);
+      std::vector<Box2> boxes, held;
+      for (const Polygons& piece : pieces) boxes.push_back(boundsOf(piece));
+      for (const Sites::Stretch& stretch : sites_.layers[layer]) held.push_back(boundsOf(stretch.region));
+      const BoxIndex index(boxes), heldIndex(held);
+      for (const std::size_t k : starts) {
+        const Vec2 at = overhangs_.starts[k].at.head<2>();
+        const std::vector<std::size_t> around = index.meeting(Box2(at), 1e-6);
+        const auto piece = std::find_if(around.begin(), around.end(),
+                                        [&](std::size_t p) { return (boxes[p].center() - at).norm() < 1e-6; });
+        placeStart(k, piece == around.end() ? overhangs_.floating[layer] : pieces[*piece], heldIndex);
       }
-      Site site;
-      site.low = start.at.z();
-      site.high = plan_.spans[start.layer].top;
-      site.area = start.area;
-      site.shadow = here;
-      site.at = start.at;
-      site.starts = {k};
-      stretches.push_back({sites_.list.size(), here});
-      sites_.list.push_back(std::move(site));
     }
   }
 
-  Polygons floatingAt(const FloatingStart& start) const {
-    for (Polygons& piece : components(overhangs_.floating[start.layer]))
-      if ((boundsOf(piece).center() - start.at.head<2>()).norm() < 1e-6) return std::move(piece);
-    return overhangs_.floating[start.layer];
+  // held: of the stretches there were before any start was placed.
+  void placeStart(std::size_t k, const Polygons& here, const BoxIndex& held) {
+    const FloatingStart& start = overhangs_.starts[k];
+    auto& stretches = sites_.layers[start.layer];
+    for (const std::size_t s : held.meeting(boundsOf(here)))
+      if (meet(stretches[s].region, here, 0)) {
+        sites_.list[stretches[s].site].starts.push_back(k);
+        return;
+      }
+    Site site;
+    site.low = start.at.z();
+    site.high = plan_.spans[start.layer].top;
+    site.area = start.area;
+    site.shadow = here;
+    site.at = start.at;
+    site.starts = {k};
+    stretches.push_back({sites_.list.size(), here});
+    sites_.list.push_back(std::move(site));
   }
 
   const TriangleMesh& mesh_;

@@ -4,11 +4,13 @@
 #include "core/base/disjoint_sets.hpp"
 #include "core/base/key.hpp"
 #include "core/base/parallel.hpp"
+#include "core/geometry/box_index.hpp"
 
 #include <algorithm>
 #include <cmath>
 #include <functional>
 #include <map>
+#include <optional>
 #include <tuple>
 
 namespace trellis {
@@ -32,6 +34,13 @@ struct Extent {
   double top = 0;
 };
 
+template <typename Boxed>
+std::vector<Box2> boxesOf(const std::vector<Boxed>& all) {
+  std::vector<Box2> boxes;
+  for (const Boxed& one : all) boxes.push_back(one.box);
+  return boxes;
+}
+
 Extent extentOf(const Column& column) {
   Extent extent;
   for (const ColumnSlab& slab : column.slabs) {
@@ -53,11 +62,12 @@ void forEachBeside(const ColumnSlab& slab, const std::vector<ColumnSlab>& others
 }
 
 // The slabs of one column without what lower columns keep for themselves.
-std::vector<ColumnSlab> besideOthers(std::size_t self, const Columns& columns, const std::vector<Extent>& extents) {
+std::vector<ColumnSlab> besideOthers(std::size_t self, const Columns& columns, const std::vector<Extent>& extents,
+                                     const BoxIndex& places) {
   std::vector<ColumnSlab> slabs = columns[self]->slabs;
-  for (std::size_t other = 0; other < columns.size(); ++other) {
+  for (const std::size_t other : places.meeting(extents[self].box)) {
     const bool keeps = std::pair(extents[other].top, other) < std::pair(extents[self].top, self);
-    if (!keeps || extents[self].box.isEmpty() || !extents[self].box.intersects(extents[other].box)) continue;
+    if (!keeps) continue;
     for (ColumnSlab& slab : slabs)
       forEachBeside(slab, columns[other]->slabs, [&](const ColumnSlab& theirs) {
         for (const auto kept : areasOfKind)
@@ -76,61 +86,93 @@ struct Region {
   std::size_t rules;
 };
 
+using Slabs = std::vector<std::pair<std::size_t, const ColumnSlab*>>;  // with the column each belongs to
+
 struct Draft {
   double bottom, top;
-  std::vector<std::pair<std::size_t, const ColumnSlab*>> slabs;  // with the column each belongs to
-  std::map<std::size_t, std::vector<const ColumnSlab*>, std::greater<>>
-      byRules;  // those of sites, zones and props before the parts' own
+  Slabs slabs;
+  std::map<std::size_t, Slabs, std::greater<>> byRules;  // those of sites, zones and props before the parts' own
   std::vector<Region> regions;
 };
 
-// The sites whose slab reaches into a region: nearly always some outline of theirs begins there, for a region is a
-// union of whole outlines but for what other uses take from it.
-std::vector<std::size_t> sitesIn(const Polygons& region, const Draft& draft,
-                                 const std::vector<const ColumnSlab*>& slabs, Polygons ColumnSlab::*which) {
-  const auto sitesWhere = [&](const auto& reaches) {
-    std::vector<std::size_t> sites;
-    for (const auto& [site, slab] : draft.slabs)
-      if (std::find(slabs.begin(), slabs.end(), slab) != slabs.end() && reaches(slab->*which)) sites.push_back(site);
-    return sites;
-  };
-  const std::vector<std::size_t> sites = sitesWhere([&](const Polygons& theirs) {
-    return std::any_of(theirs.begin(), theirs.end(),
-                       [&](const Polygon& outline) { return contains(region, outline.front()); });
-  });
-  return sites.empty()
-             ? sitesWhere([&](const Polygons& theirs) { return area(intersect(region, theirs)) > smallest / 10; })
-             : sites;
-}
+// Outlines of one use, with the sites they are of, by where they lie.
+class Outlines {
+ public:
+  void add(const Polygons& more, std::size_t site) {
+    for (const Polygon& outline : more) {
+      outlines_.push_back(&outline);
+      boxes_.push_back(boundsOf({outline}));
+      sites_.push_back(site);
+    }
+  }
+  void find() { index_.emplace(boxes_); }
 
-// The outlines that come near a box.
-Polygons reachingTo(const Box2& box, const Polygons& all) {
-  constexpr double seam = 0.1;  // mm
-  Polygons found;
-  for (const Polygon& outline : all)
-    if (boundsOf({outline}).exteriorDistance(box) < seam) found.push_back(outline);
-  return found;
+  // The sites that reach into a region: nearly always some outline of theirs begins there, for a region is a union of
+  // whole outlines but for what other uses take from it.
+  std::vector<std::size_t> sitesIn(const Polygons& region, const Box2& box) const {
+    const std::vector<std::size_t> meeting = index_->meeting(box);
+    std::vector<std::size_t> sites;
+    for (const std::size_t o : meeting)
+      if (const Point& first = outlines_[o]->front(); box.contains(toMm(first)) && contains(region, first))
+        sites.push_back(sites_[o]);
+    if (sites.empty()) {
+      std::map<std::size_t, Polygons> bySite;
+      for (const std::size_t o : meeting) bySite[sites_[o]].push_back(*outlines_[o]);
+      for (const auto& [site, theirs] : bySite)
+        if (area(intersect(region, theirs)) > smallest / 10) sites.push_back(site);
+    }
+    std::sort(sites.begin(), sites.end());
+    sites.erase(std::unique(sites.begin(), sites.end()), sites.end());
+    return sites;
+  }
+
+  // Those that come near a box.
+  void reachingTo(const Box2& box, Polygons& found) const {
+    constexpr double seam = 0.1;  // mm
+    for (const std::size_t o : index_->meeting(box, seam)) found.push_back(*outlines_[o]);
+  }
+
+ private:
+  std::vector<const Polygon*> outlines_;
+  std::vector<Box2> boxes_;
+  std::vector<std::size_t> sites_;
+  std::optional<BoxIndex> index_;
+};
+
+// What slabs of one use and of the same settings cover, as regions.
+void addRegions(Draft& draft, RegionKind kind, std::size_t rules, const Slabs& slabs, const Polygons& all,
+                const Outlines& taken) {
+  Outlines own, notches;
+  for (const auto& [site, slab] : slabs) {
+    own.add(slab->*areasOfKind[static_cast<std::size_t>(kind)], site);
+    notches.add(slab->notches, site);
+  }
+  own.find();
+  notches.find();
+  for (Polygons& component : components(withoutSpecks(all, smallest))) {
+    if (area(component) < smallest) continue;
+    const Box2 box = boundsOf(component);
+    std::vector<std::size_t> sites = own.sitesIn(component, box);
+    Polygons beside;
+    if (kind == RegionKind::body || kind == RegionKind::graded) taken.reachingTo(box, beside);
+    notches.reachingTo(box, beside);
+    draft.regions.push_back({kind, std::move(component), std::move(beside), box, std::move(sites), rules});
+  }
 }
 
 void fillDraft(Draft& draft) {
   Polygons taken;  // by uses that win, and by settings of their own
   for (std::size_t k = areasOfKind.size(); k-- > 0;)
     for (const auto& [rules, slabs] : draft.byRules) {
-      const auto which = areasOfKind[k];
       Polygons all;
-      for (const ColumnSlab* slab : slabs) all.insert(all.end(), (slab->*which).begin(), (slab->*which).end());
+      for (const auto& [site, slab] : slabs)
+        all.insert(all.end(), (slab->*areasOfKind[k]).begin(), (slab->*areasOfKind[k]).end());
       if (all.empty()) continue;
       if (draft.slabs.size() > 1 && !taken.empty()) all = subtract(all, taken);
-      const auto kind = static_cast<RegionKind>(k);
-      for (Polygons& component : components(withoutSpecks(all, smallest))) {
-        if (area(component) < smallest) continue;
-        std::vector<std::size_t> sites = sitesIn(component, draft, slabs, which);
-        const Box2 box = boundsOf(component);
-        Polygons beside = kind == RegionKind::body || kind == RegionKind::graded ? reachingTo(box, taken) : Polygons{};
-        for (const ColumnSlab* slab : slabs)
-          for (Polygon& notch : reachingTo(box, slab->notches)) beside.push_back(std::move(notch));
-        draft.regions.push_back({kind, std::move(component), std::move(beside), box, std::move(sites), rules});
-      }
+      Outlines before;
+      before.add(taken, 0);
+      before.find();
+      addRegions(draft, static_cast<RegionKind>(k), rules, slabs, all, before);
       taken.insert(taken.end(), all.begin(), all.end());
     }
 }
@@ -141,15 +183,16 @@ using Pairs = std::vector<std::pair<std::size_t, std::size_t>>;  // numbers of r
 std::vector<Pairs> findNeighbours(const std::vector<Draft>& drafts, const std::vector<std::size_t>& first,
                                   const Progress& progress) {
   std::vector<Pairs> pairs(drafts.size());
+  std::vector<std::optional<BoxIndex>> places(drafts.size());
+  parallelFor(drafts.size(), progress, [&](std::size_t l) { places[l].emplace(boxesOf(drafts[l].regions)); });
   parallelFor(drafts.size(), progress, [&](std::size_t l) {
     // Layers ascend by top, so those that begin above this one's top are not all at the end: a layer is
     // never thicker than a millimetre, which bounds the search.
     for (std::size_t m = l; m < drafts.size() && drafts[m].top <= drafts[l].top + 1.0; ++m) {
       if (drafts[m].bottom > drafts[l].top + eps) continue;
       for (std::size_t a = 0; a < drafts[l].regions.size(); ++a)
-        for (std::size_t b = m == l ? a + 1 : 0; b < drafts[m].regions.size(); ++b)
-          if (drafts[l].regions[a].box.exteriorDistance(drafts[m].regions[b].box) < eps)
-            pairs[l].emplace_back(first[l] + a, first[m] + b);
+        for (const std::size_t b : places[m]->meeting(drafts[l].regions[a].box, eps))
+          if (m != l || b > a) pairs[l].emplace_back(first[l] + a, first[m] + b);
     }
   });
   return pairs;
@@ -223,7 +266,8 @@ SupportLayers assembleSupport(const Columns& columns, const std::vector<std::siz
   std::vector<Extent> extents(columns.size());
   std::vector<std::vector<ColumnSlab>> slabs(columns.size());
   parallelFor(columns.size(), progress, [&](std::size_t i) { extents[i] = extentOf(*columns[i]); });
-  parallelFor(columns.size(), progress, [&](std::size_t i) { slabs[i] = besideOthers(i, columns, extents); });
+  const BoxIndex places(boxesOf(extents));
+  parallelFor(columns.size(), progress, [&](std::size_t i) { slabs[i] = besideOthers(i, columns, extents, places); });
 
   std::map<Height, Draft> byHeight;
   for (std::size_t i = 0; i < slabs.size(); ++i)
@@ -232,7 +276,7 @@ SupportLayers assembleSupport(const Columns& columns, const std::vector<std::siz
       Draft& draft = byHeight[height];
       std::tie(draft.top, draft.bottom) = height;
       draft.slabs.emplace_back(i, &slab);
-      draft.byRules[rules[i]].push_back(&slab);
+      draft.byRules[rules[i]].emplace_back(i, &slab);
     }
   std::vector<Draft> drafts;
   for (auto& [height, draft] : byHeight) drafts.push_back(std::move(draft));
