@@ -208,6 +208,21 @@ void runSlices(const Options& options) {
     fmt::print("{} layers in {}\n", plan.count(), options.svg);
 }
 
+// How long a hand takes to get the support off, and how many pieces come off how.
+void printRemoval(const Json& report) {
+  if (report["pieces"].empty()) return;
+  std::map<std::string, int> counts;
+  for (const Json& piece : report["pieces"]) ++counts[piece["grade"].get<std::string>()];
+  std::string grades;
+  for (const auto& [grade, count] : counts) grades += fmt::format(", {} {}", count, grade);
+  fmt::print("  about {:.1f} min to take it off{}\n", report["removal"]["time_s"].get<double>() / 60, grades);
+  std::string scars;
+  for (const auto& [scar, area] : report["scars_mm2"].items())
+    if (area.get<double>() > 0)
+      scars += fmt::format("{}{:.0f} mm² {}", scars.empty() ? "" : ", ", area.get<double>(), scar);
+  if (!scars.empty()) fmt::print("  what it leaves, about: {}\n", scars);
+}
+
 void printTotals(const Json& report) {
   const double seconds = report["time_s"].get<double>();
   fmt::print("{} layers, {:.0f} h {:02.0f} min, {:.2f} g\n", report["layers"].get<int>(), std::floor(seconds / 3600),
@@ -215,6 +230,7 @@ void printTotals(const Json& report) {
   for (const auto& [feature, use] : report["filament"].items())
     if (feature != "total") fmt::print("  {:<26}{:9.2f} g\n", feature, use["g"].get<double>());
   fmt::print("  {} support piece{}\n", report["pieces"].size(), report["pieces"].size() == 1 ? "" : "s");
+  printRemoval(report);
   for (const Json& finding : report["findings"]) {
     fmt::print("  {}: {}\n", finding["severity"].get<std::string>(), finding["message"].get<std::string>());
     for (const Json& remedy : finding["remedies"])

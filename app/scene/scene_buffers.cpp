@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/scene/scene_buffers.hpp"
 
+#include "core/assess/scar_map.hpp"
 #include "core/toolpath/adhesion.hpp"
 
 #include "app/theme/theme.hpp"
@@ -324,6 +325,22 @@ std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const std::
   for (const SolidVertex& v : solid.vertices)
     if (isShown(v))
       out.push_back({{v.at.x(), v.at.y(), v.at.z()}, {v.normal.x(), v.normal.y(), v.normal.z()}, kindOf(v)});
+  return out;
+}
+
+std::vector<LineVertex> scarLines(const Build& build) {
+  constexpr double under = 0.04;  // mm, so that it is not hidden by what it lies on
+  std::vector<LineVertex> out;
+  for (const ScarPatch& patch : scarMap(build)) {
+    const QColor& tint = patch.scar == Scar::smooth    ? theme().accent
+                         : patch.scar == Scar::striped ? theme().ink
+                         : patch.scar == Scar::rough   ? theme().block
+                         : patch.scar == Scar::fused   ? theme().floating
+                                                       : theme().fault;
+    const auto at = [&](const Point& p) { return Vec3(toMm(p).x(), toMm(p).y(), patch.z - under); };
+    for (const Polygon& line : hatchOf(patch))
+      for (std::size_t i = 0; i + 1 < line.size(); ++i) addLine(out, at(line[i]), at(line[i + 1]), tint);
+  }
   return out;
 }
 

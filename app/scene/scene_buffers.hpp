@@ -47,6 +47,8 @@ std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera,
 // pieces says which filament each body has; where it is not known yet, none.
 std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const std::vector<PieceFigures>& pieces,
                                           const std::function<bool(const SolidVertex&)>& isShown);
+// Under what support carries, what it leaves there: pairs.
+std::vector<LineVertex> scarLines(const Build& build);
 // All of it lit.
 std::vector<SurfaceVertex> litSolid(const SupportSolid& solid);
 std::vector<LineVertex> plateLines(const Settings& settings);                       // pairs

@@ -50,7 +50,7 @@ std::optional<SceneView::Hit> SceneView::hitAt(const QPointF& pixel) {
 
 std::optional<SceneView::SupportHit> SceneView::supportAt(const QPointF& pixel) {
   const Shown& shown = builder_.shown();
-  if (!shown.supportTree || look_ == Look::partAlone || supportsHidden_) return std::nullopt;
+  if (!shown.supportTree || !drawsSupports()) return std::nullopt;
   const Camera::Ray ray = camera_.rayAt(pixel);
   const std::vector<Plane> clip = view_.clip();
   Vec3 from = ray.origin;

@@ -91,18 +91,46 @@ void SceneView::lookFromAbove() {
   update();
 }
 
-// Out along its way and back again: pieces that come away go far, others only as far as they would give.
+// Of the piece in hand, only the bit that goes.
+std::vector<SurfaceVertex> SceneView::pieceSurface() const {
+  const Shown& shown = builder_.shown();
+  std::vector<SurfaceVertex> surface = supportSurface(*shown.supports, shown.build->pieces, [&](const SolidVertex& v) {
+    return static_cast<int>(v.piece) == view_.pieceInHand();
+  });
+  if (const RemovalStep* step = view_.takenStep())
+    for (SurfaceVertex& vertex : surface)
+      vertex.at[2] = std::clamp(vertex.at[2], static_cast<float>(step->low), static_cast<float>(step->high));
+  return surface;
+}
+
+// Whether a piece is off already when a step of the plan is played.
+bool SceneView::goneBefore(std::size_t piece) const {
+  const BuildPtr& build = builder_.shown().build;
+  if (!build || !build->removal || view_.stepInHand() < 0) return false;
+  const auto& steps = build->removal->steps;
+  const auto last = steps.begin() + std::min<std::ptrdiff_t>(view_.stepInHand(), std::ssize(steps));
+  return std::any_of(steps.begin(), last, [&](const RemovalStep& step) { return step.piece == piece; }) &&
+         std::none_of(last, steps.end(), [&](const RemovalStep& step) { return step.piece == piece; });
+}
+
+// Out along its way and back again: what comes off goes far, what is held only as far as it would give.
 void SceneView::drawPiece(const QMatrix4x4& toScreen) {
   const int piece = view_.pieceInHand();
   const Shown& shown = builder_.shown();
   if (piece < 0 || piece_.count == 0 || static_cast<std::size_t>(piece) >= shown.build->pieces.size()) return;
-  const ExtractionPath& extraction = shown.build->pieces[static_cast<std::size_t>(piece)].extraction;
-  constexpr double period = 3400;  // ms
-  const double ways = 0.5 - 0.5 * std::cos(2 * pi * static_cast<double>(sinceTaken_.elapsed()) / period),
-               reach = extraction.free ? 18 : 1;
-  const Vec3 by = extraction.direction * (reach * ways);
-  QMatrix4x4 moved = toScreen;
-  moved.translate(static_cast<float>(by.x()), static_cast<float>(by.y()), static_cast<float>(by.z()));
+  constexpr double period = 3400, beyond = 25, gives = 1;  // ms; mm past the last turn; mm
+  const double share = 0.5 - 0.5 * std::cos(2 * pi * static_cast<double>(sinceTaken_.elapsed()) / period);
+  Pose pose = Pose::Identity();
+  if (const RemovalStep* step = view_.takenStep(); step && step->path.poses.size() > 1) {
+    const HandPath& path = step->path;
+    const Vec3 lastFrom = path.poses[path.poses.size() - 2] * step->middle, end = path.poses.back() * step->middle;
+    const double pull = (end - lastFrom).norm();
+    pose = path.at(step->middle, share * (path.length(step->middle) - pull + std::min(pull, beyond)));
+  } else {
+    pose.translate(shown.build->pieces[static_cast<std::size_t>(piece)].extraction.direction * (gives * share));
+  }
+  const Eigen::Matrix<float, 4, 4, Eigen::RowMajor> rows = pose.matrix().cast<float>();
+  const QMatrix4x4 moved = toScreen * QMatrix4x4(rows.data());
   surface_->setUniformValue("toScreen", moved);
   piece_.array.bind();
   glDrawArrays(GL_TRIANGLES, 0, piece_.count);

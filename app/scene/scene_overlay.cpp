@@ -25,6 +25,7 @@ void SceneOverlay::paintEvent(QPaintEvent*) {
   drawLetters(painter);
   drawGap(painter);
   drawDistances(painter);
+  drawWayOut(painter);
   if (document_.project()->parts.empty() && !view_.gcode()) drawHint(painter);
 }
 
@@ -139,6 +140,37 @@ void SceneOverlay::drawDistances(QPainter& painter) {
                         .arg(m.along.z(), 0, 'f', 2);
     if (m.betweenFaces) words += tr("   faces %1").arg(*m.betweenFaces, 0, 'f', 2);
     drawLabel(painter, (*from + *to) / 2 + QPointF(10, 0), words);
+  }
+}
+
+// The way of what is taken off, as an arrow; and where it is weakest.
+void SceneOverlay::drawWayOut(QPainter& painter) {
+  const RemovalStep* step = view_.takenStep();
+  if (!step) return;
+  QPolygonF way;
+  for (const Pose& pose : step->path.poses)
+    if (const auto pixel = camera_.pixelOf(pose * step->middle)) way << *pixel;
+  if (way.size() > 1) {
+    constexpr double longest = 150, head = 9;  // pixels
+    QLineF last(way[way.size() - 2], way.back());
+    if (last.length() > longest) last.setLength(longest);
+    way.back() = last.p2();
+    painter.setPen(QPen(theme().ink, 2));
+    painter.setBrush(Qt::NoBrush);
+    painter.drawPolyline(way);
+    QLineF side(last.p2(), last.p1());
+    side.setLength(head);
+    for (const double turn : {25.0, -25.0}) {
+      QLineF barb = side;
+      barb.setAngle(side.angle() + turn);
+      painter.drawLine(barb);
+    }
+  }
+  const PieceFigures& figures = builder_.shown().build->pieces[step->piece];
+  if (const auto weak = camera_.pixelOf(figures.weakestPlace); weak && figures.grade != Grade::comesAway) {
+    painter.setPen(QPen(theme().floating, 2));
+    painter.drawLine(*weak - QPointF(7, 0), *weak + QPointF(7, 0));
+    drawLabel(painter, *weak + QPointF(12, 0), tr("weakest: %1 mm² of line").arg(figures.weakest, 0, 'f', 1));
   }
 }
 

@@ -27,6 +27,7 @@ class SceneOverlay : public QWidget {
   void drawHint(QPainter& painter);
   void drawGap(QPainter& painter);
   void drawDistances(QPainter& painter);
+  void drawWayOut(QPainter& painter);
   void drawLabel(QPainter& painter, const QPointF& at, const QString& words);
 
   Document& document_;

@@ -77,7 +77,7 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
     glDisable(GL_POLYGON_OFFSET_FILL);
   }
   const bool glass = supportsStepAside();
-  if (look_ != Look::partAlone && !supportsHidden_ && !glass) {
+  if (drawsSupports() && !glass) {
     draw(supports_);
     drawPiece(toScreen);
   }
@@ -85,7 +85,7 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
   glBlendFuncSeparate(GL_SRC_ALPHA, GL_ONE_MINUS_SRC_ALPHA, GL_ZERO, GL_ONE);  // the picture itself stays opaque
   if (ghostAt_) draw(ghost_);
   glDepthMask(GL_FALSE);
-  if (look_ != Look::partAlone && !supportsHidden_ && glass) {
+  if (drawsSupports() && glass) {
     surface_->setUniformValue("glass", 1.0f);
     draw(supports_);
     surface_->setUniformValue("glass", 0.0f);
@@ -135,6 +135,7 @@ void SceneView::paintGL() {
   drawLines(arrows_, GL_LINES);
   glDepthFunc(GL_LEQUAL);
   if (look_ != Look::supportsAlone && !view_.gcode()) drawLines(defects_, GL_LINES);
+  if (look_ == Look::scars && !view_.gcode()) drawLines(scars_, GL_LINES);
   if (!handles_.empty()) {
     fill(handleBuffer_, handleLines(handles_, hot_));
     glDisable(GL_DEPTH_TEST);  // taken through whatever stands before them

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/scene/scene_view.hpp"
 
+#include "core/assess/scar_map.hpp"
+
 #include "app/scene/scene_overlay.hpp"
 #include "app/theme/theme.hpp"
 
@@ -14,6 +16,21 @@ Box3 boundsOf(const Project& project) {
   Box3 box;
   for (const PartPtr& part : project.parts) box.extend(placedBounds(part->placement, *part->mesh));
   return box;
+}
+
+// What the hatches under the part say.
+QString scarWords(const Build& build) {
+  static const char* hatches[scarCount] = {"lines far apart", "lines close together", "crossed", "crossed and close",
+                                           "a rim"};
+  const Scars scars = scarsOf(build);
+  QString words;
+  for (std::size_t i = 0; i < scarCount; ++i)
+    if (scars.areas[i] >= 0.5)
+      words += QObject::tr("  ·  %1 mm² %2 (%3)")
+                   .arg(scars.areas[i], 0, 'f', 0)
+                   .arg(QObject::tr(nameOf(static_cast<Scar>(i))), QObject::tr(hatches[i]));
+  return words.isEmpty() ? QObject::tr("Support leaves nothing on the part.")
+                         : QObject::tr("What support leaves, about") + words;
 }
 
 }  // namespace
@@ -105,7 +122,7 @@ SceneView::~SceneView() {
   makeCurrent();
   for (Buffer* buffer : {&parts_,   &marks_,        &supports_, &plate_,   &sheet_,   &ribbons_, &ball_,      &ghost_,
                          &defects_, &handleBuffer_, &clean_,    &choices_, &lit_,     &zones_,   &decisions_, &starts_,
-                         &piece_,   &travels_,      &arrows_,   &stack_,   &removal_, &fresh_}) {
+                         &piece_,   &travels_,      &arrows_,   &stack_,   &removal_, &fresh_,   &scars_}) {
     buffer->array.destroy();
     buffer->vertices.destroy();
   }
@@ -125,7 +142,8 @@ void SceneView::fitAll() {
 }
 
 void SceneView::nextLook() {
-  look_ = look_ == Look::whole ? Look::supportsAlone : look_ == Look::supportsAlone ? Look::partAlone : Look::whole;
+  look_ = look_ == Look::scars ? Look::whole : static_cast<Look>(static_cast<int>(look_) + 1);
+  Q_EMIT pointedAt(look_ == Look::scars && builder_.shown().build ? scarWords(*builder_.shown().build) : QString());
   update();
 }
 
@@ -178,7 +196,7 @@ bool SceneView::isShown(const Owner& owner) const {
   if (owner.kind == Owner::part) return look_ != Look::supportsAlone && isShown(owner.index);
   const Build& build = *builder_.shown().build;
   const auto& sites = build.support->pieces[owner.index].sites;
-  return look_ != Look::partAlone && !supportsHidden_ && std::any_of(sites.begin(), sites.end(), [&](std::size_t site) {
+  return drawsSupports() && std::any_of(sites.begin(), sites.end(), [&](std::size_t site) {
            return isShown(build.rules[build.demand[site]->rules].part);
          });
 }
@@ -254,6 +272,8 @@ void SceneView::refill() {
   show(plate_, keyOf(project->settings), [&] { return plateLines(project->settings); });
   show(sheet_, keyOf(project->settings), [&] { return plateSheet(project->settings); });
   show(parts_, keyOfParts(*project), [&] { return partSurfaces(*project); });
+  show(scars_, keyOf(built, look_),
+       [&] { return look_ == Look::scars && shown.build ? scarLines(*shown.build) : std::vector<LineVertex>(); });
   show(defects_, keyOf(document, built, selected), [&] { return defectsAndFresh(); });
   const auto partShown = [this](std::size_t p) { return isShown(p); };
   const Key decided = keyOf(document, alone_, view_.selection());
@@ -273,14 +293,13 @@ void SceneView::refill() {
   if (const auto& early = builder_.earlySupports())
     show(supports_, shownParts, [&] { return supportSurface(*early, {}, [](const SolidVertex&) { return true; }); });
   else if (shown.supports)
-    show(supports_, keyOf(shownParts, view_.pieceInHand()), [&] {
+    show(supports_, keyOf(shownParts, view_.pieceInHand(), view_.stepInHand()), [&] {
       return supportSurface(*shown.supports, shown.build->pieces, [&](const SolidVertex& v) {
-        return !inHand(v) && isShown(shown.build->rules[v.rules].part);
+        return !inHand(v) && !goneBefore(v.piece) && isShown(shown.build->rules[v.rules].part);
       });
     });
   if (shown.supports)
-    show(piece_, keyOf(built, view_.pieceInHand()),
-         [&] { return supportSurface(*shown.supports, shown.build->pieces, inHand); });
+    show(piece_, keyOf(built, view_.pieceInHand(), view_.stepInHand()), [&] { return pieceSurface(); });
   const Key lines = keyOf(shownParts, view_.range(), view_.drawnShare(), switches_->look(), look_, supportsHidden_,
                           view_.gcode().has_value());
   if (lines != std::exchange(layerKey_, lines)) refillLayer();

@@ -22,7 +22,7 @@
 
 namespace trellis {
 
-enum class Look { whole, supportsAlone, partAlone };
+enum class Look { whole, supportsAlone, partAlone, scars };
 
 // Asks for OpenGL 3.3 everywhere. Call it before the application is made.
 void askForOpenGl();
@@ -91,6 +91,9 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   template <typename Make>
   void show(Buffer& buffer, Key key, const Make& make);  // makes its vertices only when the key is another
   std::vector<LineVertex> defectsAndFresh() const;
+  std::vector<SurfaceVertex> pieceSurface() const;
+  bool goneBefore(std::size_t piece) const;
+  bool drawsSupports() const { return look_ < Look::partAlone && !supportsHidden_; }
   std::vector<SurfaceVertex> partSurfaces(const Project& project);
   static Key keyOfParts(const Project& project);
   void drawSurfaces(const QMatrix4x4& toScreen);
@@ -161,7 +164,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   QMatrix4x4 overlaidFor_;  // the view they were drawn for
   std::unique_ptr<QOpenGLShaderProgram> surface_, line_;
   Buffer parts_, marks_, supports_, plate_, sheet_, ribbons_, ball_, ghost_, defects_, handleBuffer_, clean_, choices_,
-      lit_, zones_, decisions_, starts_, piece_, travels_, arrows_, stack_, removal_, fresh_;
+      lit_, zones_, decisions_, starts_, piece_, travels_, arrows_, stack_, removal_, fresh_, scars_;
   std::vector<int> partEnds_;  // in parts_, after each part
   Key layerKey_ = 0;           // of the lines of the topmost shown layer
   bool handlesShown_ = false, partHandles_ = false;

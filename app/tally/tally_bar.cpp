@@ -184,7 +184,11 @@ void TallyBar::refresh() {
   }
   time_->setText(time);
   filament_->setText(filament);
-  money_->setText(tr("filament for %1").arg(money(tally.whole(), settings), 0, 'f', 2));
+  money_->setText(tr("filament for %1").arg(money(tally.whole(), settings), 0, 'f', 2) +
+                  (shown.build->pieces.empty()
+                       ? QString()
+                       : tr(" · %1 to take it off").arg(durationWords(shown.build->removal->seconds()))));
+  money_->setToolTip(tr("What the filament costs, and about how long a hand is busy with taking the support off."));
   const auto count = std::count_if(shown.build->findings.begin(), shown.build->findings.end(),
                                    [](const Finding& finding) { return !finding.accepted; });
   const bool grave = count > 0 && !shown.build->findings.front().accepted &&

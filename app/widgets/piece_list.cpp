@@ -34,6 +34,13 @@ QString tipOf(const Piece& piece, const PieceFigures& figures, double money) {
                       .arg(piece.contactAbove, 0, 'f', 0)
                       .arg(figures.contactBelow, 0, 'f', 0)
                       .arg(money, 0, 'f', 2);
+  words += QObject::tr(
+               " About %1 N part it from the part, and %2 s of a hand take it off. Its thinnest section is %3 mm² of "
+               "line, %4 mm up.")
+               .arg(figures.force, 0, 'f', 0)
+               .arg(figures.seconds, 0, 'f', 0)
+               .arg(figures.weakest, 0, 'f', 1)
+               .arg(figures.weakestPlace.z(), 0, 'f', 1);
   if (figures.extraction.free) return words + QObject::tr(" It comes out in a straight pull.");
   words += QObject::tr(" No straight pull gets it out; along the best way %1 % of it is free.")
                .arg(100 * figures.extraction.open, 0, 'f', 0);

@@ -194,10 +194,23 @@ void View::goTo(const Vec3& at) {
   Q_EMIT wentTo(at);
 }
 
-void View::takePiece(int piece) {
-  if (piece == pieceInHand_) return;
+void View::takePiece(int piece, int step) {
+  if (piece == pieceInHand_ && step == stepInHand_) return;
   pieceInHand_ = piece;
+  stepInHand_ = step;
   Q_EMIT pieceTaken();
+}
+
+const RemovalStep* View::takenStep() const {
+  const BuildPtr& build = builder_.shown().build;
+  if (!build || pieceInHand_ < 0) return nullptr;
+  const auto& steps = build->removal->steps;
+  const auto number = static_cast<std::size_t>(stepInHand_);
+  if (stepInHand_ >= 0) return number < steps.size() ? &steps[number] : nullptr;
+  const auto first = std::find_if(steps.begin(), steps.end(), [&](const RemovalStep& step) {
+    return step.piece == static_cast<std::size_t>(pieceInHand_);
+  });
+  return first == steps.end() ? nullptr : &*first;
 }
 
 void View::setDrawnShare(double share) {

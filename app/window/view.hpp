@@ -61,9 +61,11 @@ class View : public QObject {
   void choose(const Chosen& chosen);  // it alone
   void chooseAll(std::vector<Chosen> chosen);
   void chooseToo(const Chosen& chosen);  // or no longer
-  // A piece to be looked at, or −1: it slides a little along its way out.
+  // A piece to be looked at, or −1: it goes its way out, or that of one step of the removal plan.
   int pieceInHand() const { return pieceInHand_; }
-  void takePiece(int piece);
+  int stepInHand() const { return stepInHand_; }  // −1 for the first of its piece
+  void takePiece(int piece, int step = -1);
+  const RemovalStep* takenStep() const;  // null where nothing gets the piece off
 
   // Distances that were measured, until they are cleared; the last may wait for its other end.
   struct Distance {
@@ -119,7 +121,7 @@ class View : public QObject {
   std::vector<ShownTurning> turnings_;
   std::vector<SiteId> lit_;
   std::vector<Chosen> chosen_;
-  int pieceInHand_ = -1;
+  int pieceInHand_ = -1, stepInHand_ = -1;
   std::vector<Distance> distances_;
   std::optional<Plane> cutaway_;
   std::pair<double, double> range_{0, 1e9};

@@ -8,6 +8,7 @@
 #include "app/widgets/preset_editor.hpp"
 #include "app/widgets/set_lines.hpp"
 #include "app/widgets/setting_finder.hpp"
+#include "app/widgets/trade_picture.hpp"
 #include "core/assess/structure_advice.hpp"
 
 #include <QComboBox>
@@ -75,6 +76,7 @@ BuildSheet::BuildSheet(Document& document, Builder& builder, View& view, Activit
   addSection(tr("Release"));
   column_->addWidget(new PresetEditor(document, view, PresetKind::release, tr("Preset")));
   column_->addWidget(new GapDrawing(document, view));
+  column_->addWidget(new TradePicture(document, view));
   addSettings({"support.gap.above", "support.gap.below", "support.gap.beside", "support.gap.slope"});
   addAdvice({"support.gap.above", "support.gap.below", "support.gap.beside"});
   addSection(tr("Interface and body"));

@@ -3,9 +3,11 @@
 
 #include "core/base/short_name.hpp"
 
+#include "app/tally/tally_bar.hpp"
 #include "app/theme/theme.hpp"
 #include "app/widgets/finding_list.hpp"
 #include "app/widgets/piece_list.hpp"
+#include "app/widgets/removal_list.hpp"
 #include "core/assess/hold_advice.hpp"
 #include "core/trial/trial_report.hpp"
 
@@ -57,6 +59,20 @@ QString standingWords(const Build& build, const Project& project) {
                    .arg(std::count_if(stability.levels.begin(), stability.levels.end(), held))
                    .arg(first->z, 0, 'f', 1);
   }
+  return words;
+}
+
+QString removalWords(const Build& build) {
+  if (build.pieces.empty()) return QObject::tr("There is no support to take off.");
+  const RemovalPlan& plan = *build.removal;
+  QString words =
+      QObject::tr("About %1 by hand, in %2. Choose one to see it done; forces and times are usual figures.")
+          .arg(durationWords(plan.seconds()))
+          .arg(plan.steps.size() == 1 ? QObject::tr("1 step") : QObject::tr("%1 steps").arg(plan.steps.size()));
+  if (!plan.trapped.empty())
+    words +=
+        QObject::tr(" %1 cannot be taken off at all.")
+            .arg(plan.trapped.size() == 1 ? QObject::tr("1 piece") : QObject::tr("%1 pieces").arg(plan.trapped.size()));
   return words;
 }
 
@@ -129,6 +145,10 @@ void CheckSheet::addPieces() {
   addSection(tr("Pieces"));
   pieces_ = addQuiet("");
   column_->addWidget(new PieceList(document_, builder_, view_));
+  addSection(tr("Removal plan"));
+  removal_ = addQuiet("");
+  removal_->setObjectName("removal");
+  column_->addWidget(new RemovalList(builder_, view_));
 }
 
 void CheckSheet::showEvent(QShowEvent* event) {
@@ -166,6 +186,7 @@ void CheckSheet::refresh() {
   findings_->setText(accepted > 0 ? tr("%1 open, %2 accepted. A picture takes you there.").arg(open).arg(accepted)
                                   : tr("%1, worst first. A picture takes you there.").arg(open));
   findings_->setVisible(!findings.empty());
+  removal_->setText(removalWords(*shown.build));
   standing_->setText(standingWords(*shown.build, *shown.project));
   const std::size_t count = shown.build->support->pieces.size();
   pieces_->setText(count == 0 ? tr("No support is built.")

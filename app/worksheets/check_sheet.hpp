@@ -28,7 +28,8 @@ class CheckSheet : public Worksheet {
   void refreshTrial();
   void refresh();
 
-  QLabel *verdict_ = nullptr, *lengths_ = nullptr, *standing_ = nullptr, *pieces_ = nullptr, *findings_ = nullptr;
+  QLabel *verdict_ = nullptr, *lengths_ = nullptr, *standing_ = nullptr, *pieces_ = nullptr, *findings_ = nullptr,
+         *removal_ = nullptr;
   QPushButton *back_ = nullptr, *first_ = nullptr;
   Builder& builder_;
 };

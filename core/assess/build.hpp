@@ -10,7 +10,7 @@
 #include "core/mesh/health.hpp"
 #include "core/mesh/inspect.hpp"
 #include "core/mesh/symmetry.hpp"
-#include "core/release/piece_figures.hpp"
+#include "core/release/removal_plan.hpp"
 #include "core/support/supports.hpp"
 
 namespace trellis {
@@ -31,6 +31,7 @@ struct Price {
   Cause cause;
   double contact = 0;  // mm²
   Use use;
+  double removal = 0;  // seconds of a hand
 };
 
 // What is printed, summed up.
@@ -47,8 +48,9 @@ struct Tally {
 };
 
 struct Build : Supports {
-  std::vector<PartJudgement> judged;  // as parts
-  std::vector<PieceFigures> pieces;   // as the support's
+  std::vector<PartJudgement> judged;           // as parts
+  std::vector<PieceFigures> pieces;            // as the support's
+  std::shared_ptr<const RemovalPlan> removal;  // how all of them come off
   Print print;
   Tally tally;
   double savedSeconds = 0;  // by bodies from the first filament that would dissolve with the interface

@@ -207,18 +207,20 @@ void trappedPieces(Finder& f, std::size_t p) {
         remedies.begin(),
         Remedy("dissolve it", {f.setting(p, "support.filament.interface", std::string("second")).steps.front()}));
   const bool one = held == 1;
-  f.addAll("piece-trapped", Severity::warning,
-           {fmt::format("{}: {} of support cannot be pulled out in one.", f.name(p),
-                        one ? "1 piece" : fmt::format("{} pieces", held)),
-            widest >= inTheOpen
-                ? fmt::format("{} round the part. Break {} into smaller bits on the way out, or block a "
-                              "site in the middle, so that {} into two.",
-                              one ? "It reaches" : "They reach", one ? "it" : "them", one ? "it falls" : "each falls")
-            : wet ? fmt::format("An opening of {:.1f} mm leads there: water can take {} out if the interface is of a "
-                                "filament that dissolves. Or block the place.",
-                                widest, one ? "it" : "them")
-                  : "No opening wide enough for water leads there. Block the place, or turn or open the part."},
-           places, p, remedies);
+  f.addAll(
+      "piece-trapped", Severity::warning,
+      {fmt::format("{}: {} of support cannot be taken off.", f.name(p),
+                   one ? "1 piece" : fmt::format("{} pieces", held)),
+       widest >= inTheOpen
+           ? fmt::format("{} round the part, and neither a pull, a turn nor breaking {} frees {}. Block a site in the "
+                         "middle, so that {} into two.",
+                         one ? "It reaches" : "They reach", one ? "it" : "them", one ? "it" : "them",
+                         one ? "it falls" : "each falls")
+       : wet ? fmt::format("An opening of {:.1f} mm leads there: water can take {} out if the interface is of a "
+                           "filament that dissolves. Or block the place.",
+                           widest, one ? "it" : "them")
+             : "No opening wide enough for water leads there. Block the place, or turn or open the part."},
+      places, p, remedies);
 }
 
 void fragilePieces(Finder& f, std::size_t p) {

@@ -25,6 +25,7 @@ std::vector<Price> pricesOf(const Build& build) {
     for (const auto& [cause, area] : shares) {
       const double share = whole > 0 ? area / whole : 1.0 / static_cast<double>(shares.size());
       prices[cause].use += use * share;
+      prices[cause].removal += build.pieces[p].seconds * share;
     }
   }
   std::vector<Price> result;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/assess/report.hpp"
 
+#include "core/assess/scar_map.hpp"
 #include "core/assess/structure_advice.hpp"
 
 #include <fmt/format.h>
@@ -36,6 +37,36 @@ Json remediesOf(const Finding& finding) {
                           {"time_s", tidy(remedy.cost->seconds)},
                           {"overrules", remedy.overrules}});
   return remedies;
+}
+
+Json scarsJson(const Scars& scars) {
+  Json json = Json::object();
+  for (std::size_t i = 0; i < scarCount; ++i) json[nameOf(static_cast<Scar>(i))] = tidy(scars.areas[i]);
+  return json;
+}
+
+// The plan, step by step. The path: what each pose makes of plate coordinates, as rows of a 3 × 4 matrix.
+Json removalJson(const RemovalPlan& plan) {
+  Json steps = Json::array();
+  for (const RemovalStep& step : plan.steps) {
+    Json path = Json::array();
+    for (const Pose& pose : step.path.poses) {
+      Json rows = Json::array();
+      for (int r = 0; r < 3; ++r)
+        for (int c = 0; c < 4; ++c) rows.push_back(pose.matrix()(r, c));
+      path.push_back(std::move(rows));
+    }
+    steps.push_back({{"piece", step.piece},
+                     {"move", nameOf(step.move)},
+                     {"z_low", tidy(step.low)},
+                     {"z_high", tidy(step.high)},
+                     {"whole", step.isWhole},
+                     {"pliers", step.withPliers},
+                     {"force_n", tidy(step.force)},
+                     {"time_s", tidy(step.seconds)},
+                     {"path", std::move(path)}});
+  }
+  return {{"time_s", tidy(plan.seconds())}, {"steps", std::move(steps)}, {"trapped", plan.trapped}};
 }
 
 Json levelJson(const StandingLevel& level) {
@@ -83,7 +114,8 @@ Json sitesOf(const Build& build, const Settings& settings) {
         slight["area_mm2"] = tidy(slight["area_mm2"].get<double>() + site.area);
         continue;
       }
-      const Use use = priceOf(build, {CauseKind::site, p, s}).use;
+      const Price price = priceOf(build, {CauseKind::site, p, s});
+      const Use& use = price.use;
       const StructureAdvice advice = adviseFor(site, *part.placed);
       sites.push_back(
           {{"id", s},
@@ -101,7 +133,8 @@ Json sitesOf(const Build& build, const Settings& settings) {
            {"decision", choices[static_cast<std::size_t>(part.resolved->sites[s].choice)]},
            {"advice",
             {{"structure", advice.structure == Structure::tree ? "tree" : "normal"}, {"reason", advice.reason}}},
-           {"price", {{"g", tidy(grams(use, settings))}, {"time_s", tidy(use.seconds)}}}});
+           {"price",
+            {{"g", tidy(grams(use, settings))}, {"time_s", tidy(use.seconds)}, {"removal_s", tidy(price.removal)}}}});
     }
     for (const FloatingStart& start : part.overhangs->starts)
       starts.push_back({{"at", toJson(start.at)}, {"layer", start.layer}, {"part", p}});
@@ -182,6 +215,10 @@ Json reportOf(const Build& build, const Settings& settings, const Findings& find
                                 {"contact_below_mm2", tidy(figures.contactBelow)},
                                 {"bond_mm2", tidy(figures.bond)},
                                 {"grade", nameOf(figures.grade)},
+                                {"force_n", tidy(figures.force)},
+                                {"removal_s", tidy(figures.seconds)},
+                                {"weakest_mm2", tidy(figures.weakest)},
+                                {"weakest_at", toJson(figures.weakestPlace)},
                                 {"way_out", toJson(figures.extraction.direction)},
                                 {"body_filament", figures.bodyTool == 0 ? "first" : "second"},
                                 {"z_low", tidy(piece.lowest)},
@@ -197,7 +234,11 @@ Json reportOf(const Build& build, const Settings& settings, const Findings& find
                                 {"contact_mm2", tidy(price.contact)},
                                 {"g", tidy(grams(price.use, settings))},
                                 {"time_s", tidy(price.use.seconds)},
-                                {"cost", tidy(money(price.use, settings))}});
+                                {"cost", tidy(money(price.use, settings))},
+                                {"removal_s", tidy(price.removal)},
+                                {"scars_mm2", scarsJson(scarsOf(build, price.cause))}});
+  report["scars_mm2"] = scarsJson(scarsOf(build));
+  report["removal"] = removalJson(*build.removal);
   report["findings"] = Json::array();
   for (const Finding& finding : findings)
     report["findings"].push_back({{"code", finding.code},

@@ -2,41 +2,19 @@
 #include "core/release/judge.hpp"
 
 #include "core/base/parallel.hpp"
+#include "core/geometry/box_index.hpp"
+#include "core/release/contact_bond.hpp"
+#include "core/release/removal_plan.hpp"
 
 #include <algorithm>
+#include <map>
 
 namespace trellis {
 
 namespace {
 
-constexpr double eps = 1e-6;  // mm
-constexpr double firmHand =
-    2;  // of its weakest section: a bond is peeled strip by strip, so less than that comes away by hand. From memory.
+constexpr double eps = 1e-6;         // mm
 constexpr double nearContact = 2.0;  // mm of the part's height that a pull on the contact bends
-
-// How full a use of support is, 0–1.
-double fullnessOf(RegionKind kind, const Settings& settings) {
-  const double w = settings.number("line.width");
-  switch (kind) {
-    case RegionKind::interfaceUpper:
-      return densityOf(w, settings.number("support.interface.upper.spacing"));
-    case RegionKind::interfaceLower:
-      return densityOf(w, settings.number("support.interface.lower.spacing"));
-    case RegionKind::graded:
-      return settings.number("support.graded.density") / 100;
-    case RegionKind::branch:
-      return 0.5;  // of its section, by its walls: about so of a trunk, more of a tip
-    case RegionKind::foot:
-    case RegionKind::body:
-      break;
-  }
-  return densityOf(w, settings.number("support.body.spacing"));
-}
-
-RegionKind contactKind(const Settings& settings) {
-  if (settings.whole("support.interface.upper.layers") > 0) return RegionKind::interfaceUpper;
-  return settings.text("support.structure") == "tree" ? RegionKind::branch : RegionKind::body;
-}
 
 class Judge {
  public:
@@ -45,13 +23,14 @@ class Judge {
 
   std::vector<PieceFigures> judge(const std::vector<WayOut>& ways, const std::vector<BodyFilament>& bodies) {
     sections();
+    findIslands();
     for (std::size_t p = 0; p < figures_.size(); ++p) {
       figures_[p].extraction = ways[p].extraction;
       figures_[p].drainClearance = ways[p].drainClearance;
       figures_[p].bodyTool = bodies[p].tool;
       figures_[p].chosen = bodies[p].chosen;
       figures_[p].wouldDissolve = bodies[p].wouldDissolve;
-      grade(p);
+      figures_[p].fragile = isFragile(p);
     }
     return std::move(figures_);
   }
@@ -64,7 +43,14 @@ class Judge {
   void sections() {
     struct Found {
       std::map<std::size_t, double> filled, below, bond;
+      std::map<std::size_t, Box2> bounds;
     };
+    places_.resize(support_.layers.size());
+    parallelFor(support_.layers.size(), progress_, [&](std::size_t l) {
+      std::vector<Box2> boxes;
+      for (const PieceRegion& region : support_.layers[l].regions) boxes.push_back(boundsOf(region.area));
+      places_[l] = std::make_unique<const BoxIndex>(boxes);
+    });
     std::vector<Found> found(support_.layers.size());
     parallelFor(support_.layers.size(), progress_, [&](std::size_t l) {
       const SupportLayer& layer = support_.layers[l];
@@ -72,6 +58,7 @@ class Judge {
         const Settings& settings = settingsOf(region);
         const double full = fullnessOf(region.kind, settings);
         found[l].filled[region.piece] += area(region.area) * full;
+        found[l].bounds[region.piece].extend(boundsOf(region.area));
         const SupportRules& rules = build_.rules[region.rules].support;
         if (layer.bottom < rules.floor + eps) continue;
         if (const double stands = standsOnPart(region, l); stands > 0) {
@@ -81,28 +68,56 @@ class Judge {
       }
     });
     for (PieceFigures& figures : figures_) figures.weakest = 1e300;
-    for (const Found& layer : found) {
-      for (const auto& [piece, filled] : layer.filled)
-        figures_[piece].weakest = std::min(figures_[piece].weakest, filled);
-      for (const auto& [piece, below] : layer.below) figures_[piece].contactBelow += below;
-      for (const auto& [piece, bond] : layer.bond) figures_[piece].bond += bond;
+    for (std::size_t l = 0; l < found.size(); ++l) {
+      for (const auto& [piece, filled] : found[l].filled)
+        if (filled < figures_[piece].weakest && support_.layers[l].top <= lowestTip(support_.pieces[piece])) {
+          const Vec2 middle = found[l].bounds[piece].center();
+          figures_[piece].weakest = filled;
+          figures_[piece].weakestPlace = {middle.x(), middle.y(), support_.layers[l].bottom};
+        }
+      for (const auto& [piece, below] : found[l].below) figures_[piece].contactBelow += below;
+      for (const auto& [piece, bond] : found[l].bond) figures_[piece].bond += bond;
     }
-    for (std::size_t p = 0; p < figures_.size(); ++p) {
-      const Settings& settings = build_.rules[build_.demand[support_.pieces[p].sites.front()]->rules].settings;
-      figures_[p].bond += support_.pieces[p].contactAbove * fullnessOf(contactKind(settings), settings) *
-                          bondShare(settings.number("support.gap.above"), layerHeight());
-    }
+    for (std::size_t p = 0; p < figures_.size(); ++p) weigh(p);
+  }
+
+  // Over that height a piece ends step by step, and what is thin there carries next to nothing.
+  static double lowestTip(const Piece& piece) {
+    constexpr double tip = 2;  // mm
+    return std::max(piece.highest - tip, (piece.lowest + piece.highest) / 2);
+  }
+
+  // How firmly the part holds a piece: its bond parts strip by strip, from one side.
+  void weigh(std::size_t p) {
+    PieceFigures& figures = figures_[p];
+    const Piece& piece = support_.pieces[p];
+    const Settings& settings = build_.rules[build_.demand[piece.sites.front()]->rules].settings;
+    double carried = 0;  // of all pieces its sites stand in
+    for (const std::size_t site : piece.sites)
+      for (const Contact& contact : build_.demand[site]->contacts) carried += contact.area;
+    const double above = std::min(piece.contactAbove, carried);
+    figures.bond += above * fullnessOf(contactKind(settings), settings) *
+                    bondShare(settings.number("support.gap.above"), layerHeight());
+    const double contact = std::max(above + figures.contactBelow, 1e-9);
+    figures.force = partingForce(figures.bond, contact);
+    const bool isTree = settings.text("support.structure") == "tree";
+    figures.fullness = fullnessOf(isTree ? RegionKind::branch : RegionKind::body, settings);
+    figures.crushes = isTree || (figures.fullness <= crushedEasily && settings.whole("support.body.walls") <= 1);
+    for (const std::size_t site : piece.sites)
+      if (const Tree* tree = build_.trees[site].get()) figures.tips += static_cast<int>(tree->tips.size());
   }
 
   // mm² of a region with part a gap below it and no support between.
   double standsOnPart(const PieceRegion& region, std::size_t l) const {
     const double bottom = support_.layers[l].bottom, part = bottom - build_.rules[region.rules].support.gapBelow;
     Polygons under;
+    const Box2 box = boundsOf(region.area);
     for (std::size_t m = l; m-- > 0 && support_.layers[m].top > bottom - 1.0;)  // no layer is thicker than that
       if (std::abs(support_.layers[m].top - bottom) < eps)
-        for (const PieceRegion& other : support_.layers[m].regions) {
-          if (other.area == region.area) return 0;
-          under.insert(under.end(), other.area.begin(), other.area.end());
+        for (const std::size_t r : places_[m]->meeting(box)) {
+          const Polygons& other = support_.layers[m].regions[r].area;
+          if (other == region.area) return 0;
+          under.insert(under.end(), other.begin(), other.end());
         }
     const Polygons bare = withoutSpecks(subtract(region.area, under), 0.02);
     if (bare.empty()) return 0;
@@ -117,33 +132,51 @@ class Judge {
     return sum;
   }
 
-  void grade(std::size_t p) {
-    PieceFigures& piece = figures_[p];
-    if (!piece.extraction.free)
-      piece.grade = piece.bodyTool == 1 && piece.wouldDissolve && piece.drainClearance >= waterPasses ? Grade::washesOut
-                                                                                                      : Grade::trapped;
-    else if (isFragile(p))
-      piece.grade = Grade::fragile;
-    else if (piece.bond > firmHand * piece.weakest)
-      piece.grade = Grade::needsPliers;
+  // The part's islands in one of its layers.
+  struct Islands {
+    explicit Islands(const Polygons& section) : list(components(section)), places(boxesOf(list)) {}
+    static std::vector<Box2> boxesOf(const std::vector<Polygons>& all) {
+      std::vector<Box2> boxes;
+      for (const Polygons& one : all) boxes.push_back(boundsOf(one));
+      return boxes;
+    }
+    std::vector<Polygons> list;
+    BoxIndex places;
+  };
+
+  // The layers of the part a little above what a site carries, as part and layer.
+  std::vector<std::pair<std::size_t, std::size_t>> layersOver(const DemandSite& demand) const {
+    std::vector<std::pair<std::size_t, std::size_t>> layers;
+    const auto deep = static_cast<std::size_t>(nearContact / layerHeight());
+    for (const std::size_t l : {demand.highest() + deep / 2, demand.highest() + deep})
+      if (!demand.isHold() && l < build_.parts[demand.part].sections->size()) layers.emplace_back(demand.part, l);
+    return layers;
+  }
+
+  void findIslands() {
+    for (const auto& demand : build_.demand)
+      for (const auto& layer : layersOver(*demand)) islands_.try_emplace(layer);
+    std::vector<std::pair<std::size_t, std::size_t>> layers;
+    for (const auto& [layer, islands] : islands_) layers.push_back(layer);
+    parallelFor(layers.size(), progress_, [&](std::size_t k) {
+      const auto& [part, l] = layers[k];
+      islands_.at(layers[k]) = std::make_unique<const Islands>((*build_.parts[part].sections)[l]);
+    });
   }
 
   // Whether at some site of a piece the part, a little above, is thinner than the bond there is firm.
   bool isFragile(std::size_t p) const {
     for (const std::size_t site : support_.pieces[p].sites) {
       const DemandSite& demand = *build_.demand[site];
-      if (demand.isHold()) continue;
       const Settings& settings = build_.rules[demand.rules].settings;
       double contact = 0;
       for (const Contact& carried : demand.contacts) contact += carried.area;
       const double bond = contact * fullnessOf(contactKind(settings), settings) *
                           bondShare(settings.number("support.gap.above"), layerHeight());
-      const auto& sections = *build_.parts[demand.part].sections;
-      const auto deep = static_cast<std::size_t>(nearContact / layerHeight());
-      for (const std::size_t l : {demand.highest() + deep / 2, demand.highest() + deep}) {
-        if (l >= sections.size()) continue;
-        for (const Polygons& island : components(sections[l]))
-          if (area(island) < bond && meet(island, demand.layers.back(), 0)) return true;
+      for (const auto& layer : layersOver(demand)) {
+        const Islands& islands = *islands_.at(layer);
+        for (const std::size_t i : islands.places.meeting(boundsOf(demand.layers.back())))
+          if (area(islands.list[i]) < bond && meet(islands.list[i], demand.layers.back(), 0)) return true;
       }
     }
     return false;
@@ -153,6 +186,8 @@ class Judge {
   const SupportLayers& support_;
   const Progress& progress_;
   std::vector<PieceFigures> figures_;
+  std::vector<std::unique_ptr<const BoxIndex>> places_;                                    // of each layer's regions
+  std::map<std::pair<std::size_t, std::size_t>, std::unique_ptr<const Islands>> islands_;  // by part and layer
 };
 
 }  // namespace

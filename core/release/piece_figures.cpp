@@ -7,7 +7,8 @@
 namespace trellis {
 
 const char* nameOf(Grade grade) {
-  constexpr std::array<const char*, 5> names{"comes away", "needs pliers", "fragile", "washes out", "trapped"};
+  constexpr std::array<const char*, 6> names{"comes away", "in bits",    "needs pliers",
+                                             "fragile",    "washes out", "trapped"};
   return names[static_cast<std::size_t>(grade)];
 }
 

@@ -9,16 +9,23 @@
 
 namespace trellis {
 
-// comesAway: by hand; needsPliers: its bond is no longer small against its own weakest section; fragile: the part's own
-// thinnest section near the contact is weaker than the bond; washesOut: no straight way out, but water takes all of it
-// away; trapped: neither.
-enum class Grade { comesAway, needsPliers, fragile, washesOut, trapped };
+// As the removal plan finds it. comesAway: one move by hand; inBits: a few moves by hand; needsPliers: more force than
+// fingers give; fragile: the part's own thinnest section near the contact is weaker than the bond; washesOut: no way
+// out by hand, but water takes all of it away; trapped: neither.
+enum class Grade { comesAway, inBits, needsPliers, fragile, washesOut, trapped };
 const char* nameOf(Grade grade);  // "comes away", "needs pliers", …
 
 struct PieceFigures {
-  double contactBelow = 0;  // mm² that stand on the part
-  double bond = 0;          // mm² of fully bonded contact that would hold as firmly
-  double weakest = 0;       // mm² of line in its thinnest layer
+  double contactBelow = 0;           // mm² that stand on the part
+  double bond = 0;                   // mm² of fully bonded contact that would hold as firmly
+  double weakest = 0;                // mm² of line in its thinnest layer
+  Vec3 weakestPlace = Vec3::Zero();  // the middle of that
+  double fullness = 1;               // 0–1, of its body's outline that is line
+  bool crushes = false;              // sparse enough to be crushed and drawn out
+  bool fragile = false;              // the part is thinner over some of its contacts than the bond is firm
+  int tips = 0;                      // of trees
+  double force = 0;                  // N that part it from the part, about
+  double seconds = 0;                // of a hand, about
   ExtractionPath extraction;
   double drainClearance = 0;  // mm across of the widest way from it to the open air; only of pieces that are not free
   Grade grade = Grade::comesAway;

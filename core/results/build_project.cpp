@@ -34,8 +34,11 @@ class BuildRun {
     const std::vector<BodyFilament> bodies = bodyFilaments(*build_, ways);
     stage("laying lines", 0.6);
     layPaths(bodies);
-    stage("weighing", 0.95);
+    stage("planning removal", 0.92);
     build_->pieces = judgePieces(*build_, ways, bodies, progress_);
+    build_->removal =
+        std::make_shared<const RemovalPlan>(removalOf(store_, project_, *build_, parts_, build_->pieces, progress_));
+    stage("weighing", 0.96);
     weighStanding();
     build_->prices = pricesOf(*build_);
     stage("looking meshes over", 0.97);

@@ -10,12 +10,39 @@ namespace trellis {
 
 namespace {
 
-ExtractionPath extract(const ExtractionInputs& in, const Progress&) {
+std::vector<Solid> solidsOf(const ExtractionInputs& in) {
   std::vector<Solid> solids;
   for (const SolidInputs& part : in.parts)
     solids.push_back({part.mesh->tree, transformOf(part.placement, part.mesh->tree->mesh()).inverse()});
-  return extractionPathOf(samplesOf(*in.shape->layers, in.shape->piece), solids);
+  return solids;
 }
+
+ExtractionPath extract(const ExtractionInputs& in, const Progress&) {
+  return extractionPathOf(samplesOf(*in.shape->layers, in.shape->piece), solidsOf(in));
+}
+
+// mm from anywhere about the parts to where nothing of them is left in the way.
+double outOf(const ExtractionInputs& in) {
+  Box3 box;
+  for (const SolidInputs& part : in.parts) {
+    const TriangleMesh& mesh = part.mesh->tree->mesh();
+    const Affine placed = transformOf(part.placement, mesh);
+    for (const Vec3f& vertex : mesh.vertices) box.extend(placed * vertex.cast<double>());
+  }
+  return box.isEmpty() ? 0 : 1.2 * box.diagonal().norm();
+}
+
+using FindMoves = std::vector<Bit>(const SupportLayers&, std::size_t, const std::vector<Solid>&, double);
+
+std::vector<Bit> moves(FindMoves& find, const ExtractionInputs& in) {
+  std::vector<Bit> bits = find(*in.shape->layers, in.shape->piece, solidsOf(in), outOf(in));
+  for (Bit& bit : bits) bit.piece = 0;
+  return bits;
+}
+
+std::vector<Bit> moveWhole(const ExtractionInputs& in, const Progress&) { return moves(wholeMoves, in); }
+
+std::vector<Bit> moveBits(const ExtractionInputs& in, const Progress&) { return moves(bitMoves, in); }
 
 DrainClearance drain(const DrainInputs& in, const Progress& progress) {
   std::vector<Polygons> sections(in.plan.count());
@@ -60,9 +87,25 @@ std::vector<Kept<PieceShape>> shapesOf(const Supports& supports) {
   return shapes;
 }
 
+// Each piece with the parts it carries, the first of them first.
+std::vector<ExtractionInputs> extractionsOf(const Project& project, const Supports& supports,
+                                            const std::vector<PartResults>& parts) {
+  std::vector<ExtractionInputs> extractions;
+  for (Kept<PieceShape>& shape : shapesOf(supports)) {
+    std::set<std::size_t> carried;
+    for (const std::size_t site : supports.support->pieces[shape->piece].sites)
+      carried.insert(supports.demand[site]->part);
+    ExtractionInputs in{std::move(shape), {}};
+    for (const std::size_t part : carried) in.parts.push_back({parts[part].mesh, project.parts[part]->placement});
+    extractions.push_back(std::move(in));
+  }
+  return extractions;
+}
+
 }  // namespace
 
 const Recipe<ExtractionPath, ExtractionInputs> pieceExtraction{"extraction", extract};
+const Recipe<std::vector<Bit>, ExtractionInputs> pieceMoves{"moves", moveWhole}, pieceBits{"bits", moveBits};
 const Recipe<DrainClearance, DrainInputs> drainField{"drain field", drain};
 const Recipe<double, DrainWidthInputs> pieceDrain{"drain width", widestDrain};
 const Recipe<Stability, StabilityInputs> partStability{"stability", stand};
@@ -73,21 +116,15 @@ const Recipe<TwinLeftOut, TwinInputs> decisionsLeftOut{"twin left out", leftOut}
 std::vector<WayOut> waysOut(Store& store, const Project& project, const Supports& supports,
                             const std::vector<PartResults>& parts,
                             const std::vector<std::vector<std::size_t>>& neighbourhoods, const Progress& progress) {
-  const std::vector<Kept<PieceShape>> shapes = shapesOf(supports);
-  std::vector<WayOut> ways(shapes.size());
-  std::vector<std::size_t> nearest(shapes.size());  // a part of each piece
-  parallelFor(shapes.size(), progress, [&](std::size_t p) {
-    std::set<std::size_t> carried;
-    for (const std::size_t site : supports.support->pieces[p].sites) carried.insert(supports.demand[site]->part);
-    nearest[p] = *carried.begin();
-    ExtractionInputs in{shapes[p], {}};
-    for (const std::size_t part : carried) in.parts.push_back({parts[part].mesh, project.parts[part]->placement});
-    ways[p].extraction = *store.getAside(pieceExtraction, in, progress);
-  });
+  const std::vector<ExtractionInputs> extractions = extractionsOf(project, supports, parts);
+  std::vector<WayOut> ways(extractions.size());
+  parallelFor(ways.size(), progress,
+              [&](std::size_t p) { ways[p].extraction = *store.getAside(pieceExtraction, extractions[p], progress); });
   for (const std::vector<std::size_t>& group : neighbourhoods) {
     std::vector<std::size_t> held;
     for (std::size_t p = 0; p < ways.size(); ++p)
-      if (!ways[p].extraction.free && std::find(group.begin(), group.end(), nearest[p]) != group.end())
+      if (const std::size_t part = supports.demand[supports.support->pieces[p].sites.front()]->part;
+          !ways[p].extraction.free && std::find(group.begin(), group.end(), part) != group.end())
         held.push_back(p);
     if (held.empty()) continue;
     DrainInputs in;
@@ -97,10 +134,25 @@ std::vector<WayOut> waysOut(Store& store, const Project& project, const Supports
     }
     const Kept<DrainClearance> field = store.getAside(drainField, in, progress);
     parallelFor(held.size(), progress, [&](std::size_t k) {
-      ways[held[k]].drainClearance = *store.get(pieceDrain, {shapes[held[k]], field}, progress);
+      ways[held[k]].drainClearance = *store.get(pieceDrain, {extractions[held[k]].shape, field}, progress);
     });
   }
   return ways;
+}
+
+RemovalPlan removalOf(Store& store, const Project& project, const Supports& supports,
+                      const std::vector<PartResults>& parts, std::vector<PieceFigures>& figures,
+                      const Progress& progress) {
+  const std::vector<ExtractionInputs> extractions = extractionsOf(project, supports, parts);
+  const auto bitsOf = [&](const Recipe<std::vector<Bit>, ExtractionInputs>& recipe, std::size_t piece) {
+    std::vector<Bit> bits = *store.getAside(recipe, extractions[piece], progress);
+    for (Bit& bit : bits) bit.piece = piece;
+    return bits;
+  };
+  std::vector<Bit> whole(extractions.size());
+  parallelFor(whole.size(), progress, [&](std::size_t p) { whole[p] = std::move(bitsOf(pieceMoves, p).front()); });
+  return planRemoval(
+      supports, std::move(whole), [&](std::size_t piece) { return bitsOf(pieceBits, piece); }, figures, progress);
 }
 
 }  // namespace trellis

@@ -8,6 +8,7 @@
 #include "core/release/drain_clearance.hpp"
 #include "core/release/extraction_path.hpp"
 #include "core/release/judge.hpp"
+#include "core/release/removal_plan.hpp"
 #include "core/results/supports_builder.hpp"
 
 namespace trellis {
@@ -27,6 +28,8 @@ struct ExtractionInputs {
   std::vector<SolidInputs> parts;  // those it carries
 };
 extern const Recipe<ExtractionPath, ExtractionInputs> pieceExtraction;
+// As of wholeMoves and bitMoves, but that their piece is number 0 whichever it is.
+extern const Recipe<std::vector<Bit>, ExtractionInputs> pieceMoves, pieceBits;
 
 struct DrainInputs {
   LayerPlan plan;
@@ -67,5 +70,10 @@ extern const Recipe<TwinLeftOut, TwinInputs> decisionsLeftOut;
 std::vector<WayOut> waysOut(Store& store, const Project& project, const Supports& supports,
                             const std::vector<PartResults>& parts,
                             const std::vector<std::vector<std::size_t>>& neighbourhoods, const Progress& progress);
+
+// How all support comes off. Sets what the plan says of each piece.
+RemovalPlan removalOf(Store& store, const Project& project, const Supports& supports,
+                      const std::vector<PartResults>& parts, std::vector<PieceFigures>& figures,
+                      const Progress& progress);
 
 }  // namespace trellis

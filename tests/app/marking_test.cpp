@@ -312,6 +312,7 @@ TEST_F(MarkingTest, TheLineUnderTheSceneSaysWhy) {
   EXPECT_TRUE(words.contains("supported as proposed")) << words.toStdString();
   EXPECT_TRUE(words.contains(" g, ")) << words.toStdString();
   window.scene().nextLook();
+  window.scene().nextLook();
   dragTo(pixelOf({112, 90, 7}), Qt::NoButton);
   EXPECT_TRUE(words.contains("piece 1")) << words.toStdString();
 }

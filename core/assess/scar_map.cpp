@@ -1,0 +1,71 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/assess/scar_map.hpp"
+
+#include "core/toolpath/fill.hpp"
+
+namespace trellis {
+
+namespace {
+
+Scar scarOfSite(const Build& build, std::size_t site) {
+  if (build.demand[site]->isHold()) return Scar::nicked;
+  return scarOf(scarBedOf(build.rules[build.demand[site]->rules].settings, build.trees[site] != nullptr));
+}
+
+template <typename Counts>
+Scars sumWhere(const Build& build, const Counts& counts) {
+  Scars scars;
+  for (std::size_t site = 0; site < build.demand.size(); ++site)
+    for (const Contact& contact : build.demand[site]->contacts)
+      if (counts(contact.cause)) scars.areas[static_cast<std::size_t>(scarOfSite(build, site))] += contact.area;
+  return scars;
+}
+
+}  // namespace
+
+std::vector<ScarPatch> scarMap(const Build& build) {
+  std::vector<ScarPatch> patches;
+  for (std::size_t site = 0; site < build.demand.size(); ++site) {
+    const DemandSite& demand = *build.demand[site];
+    for (std::size_t k = 0; k < demand.layers.size(); ++k)
+      patches.push_back({site, build.plan.spans[demand.lowest + k].bottom, scarOfSite(build, site), demand.layers[k]});
+  }
+  return patches;
+}
+
+Polygons hatchOf(const ScarPatch& patch) {
+  constexpr double far = 2, near = 0.8, one = 45, other = 135;  // mm, degrees
+  Polygons lines = asLines(patch.area);
+  const auto add = [&](double angle, double pitch) {
+    for (Polygon& line : fillLines(patch.area, angle, pitch)) lines.push_back(std::move(line));
+  };
+  switch (patch.scar) {
+    case Scar::smooth:
+      add(one, far);
+      break;
+    case Scar::striped:
+      add(one, near);
+      break;
+    case Scar::rough:
+      add(one, far);
+      add(other, far);
+      break;
+    case Scar::fused:
+      add(one, near);
+      add(other, near);
+      break;
+    case Scar::nicked:
+      break;
+  }
+  return lines;
+}
+
+Scars scarsOf(const Build& build, const Cause& cause) {
+  return sumWhere(build, [&](const Cause& other) { return other == cause; });
+}
+
+Scars scarsOf(const Build& build) {
+  return sumWhere(build, [](const Cause&) { return true; });
+}
+
+}  // namespace trellis
