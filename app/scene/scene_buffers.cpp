@@ -329,7 +329,7 @@ std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const std::
 }
 
 std::vector<LineVertex> scarLines(const Build& build) {
-  constexpr double under = 0.04;  // mm, so that it is not hidden by what it lies on
+  constexpr double under = 0.12;  // mm, so that it is not hidden by what it lies on
   std::vector<LineVertex> out;
   for (const ScarPatch& patch : scarMap(build)) {
     const QColor& tint = patch.scar == Scar::smooth    ? theme().accent

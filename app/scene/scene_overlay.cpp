@@ -18,6 +18,11 @@ SceneOverlay::SceneOverlay(Document& document, Builder& builder, View& view, con
   connect(&document, &Document::changed, this, qOverload<>(&QWidget::update));
 }
 
+void SceneOverlay::setLegend(const QStringList& words) {
+  legend_ = words;
+  update();
+}
+
 void SceneOverlay::paintEvent(QPaintEvent*) {
   QPainter painter(this);
   painter.setRenderHint(QPainter::Antialiasing);
@@ -26,6 +31,8 @@ void SceneOverlay::paintEvent(QPaintEvent*) {
   drawGap(painter);
   drawDistances(painter);
   drawWayOut(painter);
+  for (qsizetype k = 0; k < legend_.size(); ++k)
+    drawLabel(painter, QPointF(12, height() - 20 - 24 * static_cast<double>(legend_.size() - 1 - k)), legend_[k]);
   if (document_.project()->parts.empty() && !view_.gcode()) drawHint(painter);
 }
 

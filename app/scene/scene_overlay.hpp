@@ -17,6 +17,8 @@ class SceneOverlay : public QWidget {
  public:
   SceneOverlay(Document& document, Builder& builder, View& view, const Camera& camera,
                const std::vector<Handle>& handles, QWidget* parent);
+  void setLegend(const QStringList& words);  // one under the other in the corner; none without words
+  const QStringList& legend() const { return legend_; }
 
  protected:
   void paintEvent(QPaintEvent* event) override;
@@ -35,6 +37,7 @@ class SceneOverlay : public QWidget {
   View& view_;
   const Camera& camera_;
   const std::vector<Handle>& handles_;
+  QStringList legend_;
 };
 
 }  // namespace trellis

@@ -62,7 +62,8 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
       for (std::size_t p = 0; p < partEnds_.size(); ++p) {
         if (!isShown(p)) continue;
         const int first = p == 0 ? 0 : partEnds_[p - 1];
-        surface_->setUniformValue("freeLean", static_cast<float>(hangsBeyond(settingsOf(*document_.project(), p))));
+        const double lean = look_ == Look::scars ? 90 : hangsBeyond(settingsOf(*document_.project(), p));
+        surface_->setUniformValue("freeLean", static_cast<float>(lean));  // scars are told apart on a plain surface
         glDrawArrays(GL_TRIANGLES, first, partEnds_[p] - first);
       }
       parts_.array.release();
@@ -73,7 +74,7 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
     draw(choices_);
     draw(lit_);
     glPolygonOffset(-2, -2);
-    draw(marks_);  // over what is pointed at, so that a fresh stroke is seen
+    if (look_ != Look::scars) draw(marks_);  // over what is pointed at, so that a fresh stroke is seen
     glDisable(GL_POLYGON_OFFSET_FILL);
   }
   const bool glass = supportsStepAside();

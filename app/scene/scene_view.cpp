@@ -19,18 +19,20 @@ Box3 boundsOf(const Project& project) {
 }
 
 // What the hatches under the part say.
-QString scarWords(const Build& build) {
-  static const char* hatches[scarCount] = {"lines far apart", "lines close together", "crossed", "crossed and close",
-                                           "a rim"};
+QStringList scarLegend(const Build& build) {
+  static const char* hatches[scarCount] = {QT_TR_NOOP("lines far apart"), QT_TR_NOOP("lines close together"),
+                                           QT_TR_NOOP("crossed lines"), QT_TR_NOOP("crossed and close"),
+                                           QT_TR_NOOP("a rim")};
   const Scars scars = scarsOf(build);
-  QString words;
+  QStringList words;
   for (std::size_t i = 0; i < scarCount; ++i)
     if (scars.areas[i] >= 0.5)
-      words += QObject::tr("  ·  %1 mm² %2 (%3)")
-                   .arg(scars.areas[i], 0, 'f', 0)
-                   .arg(QObject::tr(nameOf(static_cast<Scar>(i))), QObject::tr(hatches[i]));
-  return words.isEmpty() ? QObject::tr("Support leaves nothing on the part.")
-                         : QObject::tr("What support leaves, about") + words;
+      words << QObject::tr("%1: %2, %3 mm²")
+                   .arg(QObject::tr(hatches[i]), QObject::tr(nameOf(static_cast<Scar>(i))))
+                   .arg(scars.areas[i], 0, 'f', 0);
+  words.prepend(words.isEmpty() ? QObject::tr("Support leaves nothing on the part.")
+                                : QObject::tr("What support leaves, about"));
+  return words;
 }
 
 }  // namespace
@@ -89,6 +91,7 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
   for (const auto signal :
        {&Builder::shownChanged, &Builder::sitesChanged, &Builder::earlySupportsChanged, &Builder::trialPrintChanged})
     connect(&builder, signal, this, qOverload<>(&QWidget::update));
+  connect(&builder, &Builder::shownChanged, this, &SceneView::refreshLegend);
   connect(&builder, &Builder::shownChanged, this, [this] {  // what was lit may be gone
     removable_.clear();
     removal_.count = 0;
@@ -141,9 +144,14 @@ void SceneView::fitAll() {
   update();
 }
 
+void SceneView::refreshLegend() {
+  const BuildPtr& build = builder_.shown().build;
+  overlay_->setLegend(look_ == Look::scars && build ? scarLegend(*build) : QStringList());
+}
+
 void SceneView::nextLook() {
   look_ = look_ == Look::scars ? Look::whole : static_cast<Look>(static_cast<int>(look_) + 1);
-  Q_EMIT pointedAt(look_ == Look::scars && builder_.shown().build ? scarWords(*builder_.shown().build) : QString());
+  refreshLegend();
   update();
 }
 
@@ -183,7 +191,9 @@ Box3 SceneView::boundsOfPart(std::size_t part) const {
   return placedBounds(which.placement, *which.mesh);
 }
 
-bool SceneView::supportsStepAside() const { return hand_.isSettling() || hand_.brush().lays(); }
+bool SceneView::supportsStepAside() const {
+  return view_.pieceInHand() < 0 && (hand_.isSettling() || hand_.brush().lays());
+}
 
 bool SceneView::isShown(std::size_t part) const {
   const auto& selection = view_.selection();

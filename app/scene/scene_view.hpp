@@ -22,6 +22,7 @@
 
 namespace trellis {
 
+class SceneOverlay;
 enum class Look { whole, supportsAlone, partAlone, scars };
 
 // Asks for OpenGL 3.3 everywhere. Call it before the application is made.
@@ -93,6 +94,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   std::vector<LineVertex> defectsAndFresh() const;
   std::vector<SurfaceVertex> pieceSurface() const;
   bool goneBefore(std::size_t piece) const;
+  void refreshLegend();
   bool drawsSupports() const { return look_ < Look::partAlone && !supportsHidden_; }
   std::vector<SurfaceVertex> partSurfaces(const Project& project);
   static Key keyOfParts(const Project& project);
@@ -153,7 +155,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   Hand& hand_;
   Camera camera_;
   std::vector<Handle> handles_;
-  QWidget* overlay_;  // words and figures over the scene
+  SceneOverlay* overlay_;  // words and figures over the scene
   LayerSwitches* switches_;
   std::vector<std::pair<double, int>> stackEnds_;  // as in StackedRibbons
   std::shared_ptr<const TrialPrint> stackOf_;

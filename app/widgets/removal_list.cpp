@@ -20,7 +20,7 @@ RemovalList::RemovalList(Builder& builder, View& view, QWidget* parent)
     : QTreeWidget(parent), builder_(builder), view_(view) {
   setObjectName("removalSteps");
   setRootIsDecorated(false);
-  setHeaderLabels({tr("step"), tr("piece"), tr("s"), tr("move")});
+  setHeaderLabels({tr("step"), tr("piece"), tr("s"), tr("by"), tr("move")});
   header()->setSectionResizeMode(QHeaderView::ResizeToContents);
   header()->setStretchLastSection(true);
   setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
@@ -50,14 +50,14 @@ void RemovalList::refresh() {
     const RemovalStep& step = build->removal->steps[k];
     auto* row = new QTreeWidgetItem(
         this, {QString::number(k + 1), QString::number(step.piece + 1), QString::number(step.seconds, 'f', 0),
-               (step.withPliers ? "◢ " : "") + wordsOf(step)});
+               step.withPliers ? tr("pliers") : tr("hand"), wordsOf(step)});
     for (int column = 0; column < 3; ++column) row->setTextAlignment(column, Qt::AlignRight | Qt::AlignVCenter);
     QString tip = wordsOf(step);
     if (step.force > 0)
       tip += step.withPliers ? tr(". About %1 N: more than fingers give, so take pliers.").arg(step.force, 0, 'f', 0)
                              : tr(". About %1 N.").arg(step.force, 0, 'f', 0);
     row->setSizeHint(0, {0, 22});
-    for (int column = 0; column < 4; ++column) row->setToolTip(column, tip);
+    for (int column = 0; column < 5; ++column) row->setToolTip(column, tip);
   }
 }
 

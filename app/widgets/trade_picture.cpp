@@ -96,10 +96,10 @@ void TradePicture::paintEvent(QPaintEvent*) {
   painter.setPen(t.quiet);
   painter.drawText(QRectF(left, ground + 2, width() - left - right, 16), Qt::AlignLeft, tr("0"));
   painter.drawText(QRectF(left, ground + 2, width() - left - right, 16), Qt::AlignRight,
-                   tr("%1 mm above").arg(widest, 0, 'f', 1));
+                   tr("gap above, %1 mm").arg(widest, 0, 'f', 1));
   painter.setPen(t.ink);
   painter.drawText(QRectF(left, ground + 18, width() - left - right, 18), Qt::AlignHCenter,
-                   tr("%1 mm: about %2 underneath").arg(now, 0, 'f', 2).arg(tr(nameOf(today.scar))));
+                   tr("a gap of %1 mm: %2 underneath").arg(now, 0, 'f', 2).arg(tr(nameOf(today.scar))));
 }
 
 }  // namespace trellis

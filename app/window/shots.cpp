@@ -136,15 +136,14 @@ bool check(MainWindow& window, const std::function<void(const QString&)>& shot) 
   window.scene().fitAll();
   const Build& built = *window.builder().shown().build;
   double most = 0;
-  for (std::size_t i = 0; i < built.pieces.size(); ++i)
-    if (const ExtractionPath& extraction = built.pieces[i].extraction;
-        extraction.free && extraction.direction.z() > -0.8 &&
-        built.tally.pieces[i].volume > most) {  // not down into the plate
-      most = built.tally.pieces[i].volume;
-      window.view().takePiece(static_cast<int>(i));
-      const Vec3& way = built.pieces[i].extraction.direction;  // across the view
-      window.scene().camera().turnTo(toDegrees(std::atan2(way.y(), way.x())) + 90, 14);
-    }
+  for (std::size_t k = 0; k < built.removal->steps.size(); ++k) {
+    const RemovalStep& step = built.removal->steps[k];
+    const Vec3 way = step.path.firstWay(step.middle);
+    if (way.z() < -0.8 || built.tally.pieces[step.piece].volume < most) continue;  // not down into the plate
+    most = built.tally.pieces[step.piece].volume;
+    window.view().takePiece(static_cast<int>(step.piece), static_cast<int>(k));
+    window.scene().camera().turnTo(toDegrees(std::atan2(way.y(), way.x())) + 90, 14);  // across the view
+  }
   QEventLoop wait;
   QTimer::singleShot(1500, &wait, &QEventLoop::quit);
   wait.exec();

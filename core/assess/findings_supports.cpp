@@ -43,7 +43,7 @@ void slenderSupports(Finder& f, std::size_t p, const Column& worst, bool isTree,
   remedies.push_back(f.setting(p, "support.structure", std::string(isTree ? "normal" : "tree")));
   f.addAll("slender-support", Severity::warning,
            {fmt::format("{}: a support {:.0f} mm tall is only {:.1f} mm thick and may fall over.", f.name(p),
-                        worst.slenderHeight, worst.slenderWidth),
+                        worst.slenderHeight, std::max(0.1, worst.slenderWidth)),
             isTree ? "It finds no room to widen. Carry the place with columns or from the side, or turn the part."
                    : "It finds no room to widen. Square columns are stouter, or carry the place from the side."},
            byWeight(found), p, remedies);

@@ -35,7 +35,7 @@ std::vector<ScarPatch> scarMap(const Build& build) {
 
 Polygons hatchOf(const ScarPatch& patch) {
   constexpr double far = 2, near = 0.8, one = 45, other = 135;  // mm, degrees
-  Polygons lines = asLines(patch.area);
+  Polygons lines;
   const auto add = [&](double angle, double pitch) {
     for (Polygon& line : fillLines(patch.area, angle, pitch)) lines.push_back(std::move(line));
   };
@@ -55,7 +55,7 @@ Polygons hatchOf(const ScarPatch& patch) {
       add(other, near);
       break;
     case Scar::nicked:
-      break;
+      return asLines(patch.area);
   }
   return lines;
 }

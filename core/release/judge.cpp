@@ -8,6 +8,7 @@
 
 #include <algorithm>
 #include <map>
+#include <optional>
 
 namespace trellis {
 
@@ -79,6 +80,7 @@ class Judge {
       for (const auto& [piece, bond] : found[l].bond) figures_[piece].bond += bond;
     }
     for (std::size_t p = 0; p < figures_.size(); ++p) weigh(p);
+    countTips();
   }
 
   // Over that height a piece ends step by step, and what is thin there carries next to nothing.
@@ -103,8 +105,27 @@ class Judge {
     const bool isTree = settings.text("support.structure") == "tree";
     figures.fullness = fullnessOf(isTree ? RegionKind::branch : RegionKind::body, settings);
     figures.crushes = isTree || (figures.fullness <= crushedEasily && settings.whole("support.body.walls") <= 1);
-    for (const std::size_t site : piece.sites)
-      if (const Tree* tree = build_.trees[site].get()) figures.tips += static_cast<int>(tree->tips.size());
+  }
+
+  // Each tip belongs to the piece that its neck stands in.
+  void countTips() {
+    for (const auto& tree : build_.trees)
+      for (std::size_t t = 0; tree && t < tree->tips.size(); ++t) {
+        const Vec3& neck = tree->tips[t].neck;
+        const auto piece = pieceHolding(neck);
+        if (piece) ++figures_[*piece].tips;
+      }
+  }
+
+  std::optional<std::size_t> pieceHolding(const Vec3& place) const {
+    const auto first = std::partition_point(support_.layers.begin(), support_.layers.end(),
+                                            [&](const SupportLayer& layer) { return layer.top < place.z() - eps; });
+    const Box2 at{Vec2(place.head<2>())};
+    for (auto layer = first; layer != support_.layers.end() && layer->top < place.z() + 1; ++layer)  // none is thicker
+      for (const std::size_t r : places_[static_cast<std::size_t>(layer - support_.layers.begin())]->meeting(at))
+        if (layer->bottom <= place.z() + eps && contains(layer->regions[r].area, toPoint(place.x(), place.y())))
+          return layer->regions[r].piece;
+    return std::nullopt;
   }
 
   // mm² of a region with part a gap below it and no support between.

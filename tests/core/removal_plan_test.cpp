@@ -198,6 +198,19 @@ TEST(RemovalPlan, AWiderGapMakesItEasier) {
   }
 }
 
+// Each tip is rubbed off once, whichever of many branches it stands on.
+TEST(RemovalPlan, EveryTipIsOfOnePiece) {
+  const BuildPtr built =
+      build(projectOf(threeCeilings(), {{"support.structure", "tree"}, {"support.tree.tip_spacing", 4}}));
+  std::size_t tips = 0;
+  for (const auto& tree : built->trees) tips += tree->tips.size();
+  int counted = 0;
+  for (const PieceFigures& piece : built->pieces) counted += piece.tips;
+  ASSERT_GT(tips, 5u);
+  EXPECT_LE(counted, static_cast<int>(tips));
+  EXPECT_GE(counted, static_cast<int>(0.9 * static_cast<double>(tips)));
+}
+
 // What a decision costs in minutes of a hand sums to what the plan says.
 TEST(RemovalPlan, PricesSumToThePlan) {
   const BuildPtr built = build(projectOf(threeCeilings()));
