@@ -97,10 +97,19 @@ std::vector<SurfaceVertex> SceneView::pieceSurface() const {
   std::vector<SurfaceVertex> surface = supportSurface(*shown.supports, shown.build->pieces, [&](const SolidVertex& v) {
     return static_cast<int>(v.piece) == view_.pieceInHand();
   });
-  if (const RemovalStep* step = view_.takenStep())
-    for (SurfaceVertex& vertex : surface)
-      vertex.at[2] = std::clamp(vertex.at[2], static_cast<float>(step->low), static_cast<float>(step->high));
-  return surface;
+  const RemovalStep* step = view_.takenStep();
+  if (!step || step->isWhole) return surface;
+  const auto low = static_cast<float>(step->low), high = static_cast<float>(step->high);
+  std::vector<SurfaceVertex> bit;
+  for (std::size_t k = 0; k + 2 < surface.size(); k += 3) {
+    const auto [least, most] = std::minmax({surface[k].at[2], surface[k + 1].at[2], surface[k + 2].at[2]});
+    if (most <= low || least >= high) continue;
+    for (std::size_t i = k; i < k + 3; ++i) {
+      bit.push_back(surface[i]);
+      bit.back().at[2] = std::clamp(bit.back().at[2], low, high);
+    }
+  }
+  return bit;
 }
 
 // Whether a piece is off already when a step of the plan is played.
