@@ -115,7 +115,7 @@ std::vector<SurfaceVertex> SceneView::pieceSurface() const {
 // Whether a piece is off already when a step of the plan is played.
 bool SceneView::goneBefore(std::size_t piece) const {
   const BuildPtr& build = builder_.shown().build;
-  if (!build || !build->removal || view_.stepInHand() < 0) return false;
+  if (!build || view_.stepInHand() < 0) return false;
   const auto& steps = build->removal->steps;
   const auto last = steps.begin() + std::min<std::ptrdiff_t>(view_.stepInHand(), std::ssize(steps));
   return std::any_of(steps.begin(), last, [&](const RemovalStep& step) { return step.piece == piece; }) &&

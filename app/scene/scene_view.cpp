@@ -304,8 +304,10 @@ void SceneView::refill() {
     show(supports_, shownParts, [&] { return supportSurface(*early, {}, [](const SolidVertex&) { return true; }); });
   else if (shown.supports)
     show(supports_, keyOf(shownParts, view_.pieceInHand(), view_.stepInHand()), [&] {
+      std::vector<bool> gone;
+      for (std::size_t p = 0; p < shown.build->pieces.size(); ++p) gone.push_back(goneBefore(p));
       return supportSurface(*shown.supports, shown.build->pieces, [&](const SolidVertex& v) {
-        return !inHand(v) && !goneBefore(v.piece) && isShown(shown.build->rules[v.rules].part);
+        return !inHand(v) && !(v.piece < gone.size() && gone[v.piece]) && isShown(shown.build->rules[v.rules].part);
       });
     });
   if (shown.supports)

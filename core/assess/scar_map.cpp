@@ -27,8 +27,9 @@ std::vector<ScarPatch> scarMap(const Build& build) {
   std::vector<ScarPatch> patches;
   for (std::size_t site = 0; site < build.demand.size(); ++site) {
     const DemandSite& demand = *build.demand[site];
+    const Scar scar = scarOfSite(build, site);
     for (std::size_t k = 0; k < demand.layers.size(); ++k)
-      patches.push_back({site, build.plan.spans[demand.lowest + k].bottom, scarOfSite(build, site), demand.layers[k]});
+      patches.push_back({site, build.plan.spans[demand.lowest + k].bottom, scar, demand.layers[k]});
   }
   return patches;
 }

@@ -9,6 +9,14 @@
 
 namespace trellis {
 
+// Of each of several things, its box.
+template <typename All, typename BoxOf>
+std::vector<Box2> boxesOf(const All& all, const BoxOf& boxOf) {
+  std::vector<Box2> boxes;
+  for (const auto& one : all) boxes.push_back(boxOf(one));
+  return boxes;
+}
+
 class BoxIndex {
  public:
   explicit BoxIndex(const std::vector<Box2>& boxes);  // empty ones meet nothing

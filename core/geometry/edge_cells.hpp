@@ -26,6 +26,14 @@ inline double sideOf(const Vec2& place, const OutlineEdge& edge) {
   return (edge.b - edge.a).x() * (place - edge.a).y() - (edge.b - edge.a).y() * (place - edge.a).x();
 }
 
+// Units from a place to what of it is nearest.
+inline double fromEdge(const Vec2& place, const OutlineEdge& edge) {
+  const Vec2 way = edge.b - edge.a;
+  const double length = way.squaredNorm();
+  const double t = length > 0 ? std::clamp((place - edge.a).dot(way) / length, 0.0, 1.0) : 0;
+  return (edge.a + t * way - place).norm();
+}
+
 // Lists by number, one after the other.
 class NumberLists {
  public:

@@ -3,6 +3,7 @@
 // is what they wind around at least once. The winding is Clipper's; its own offset makes a small loop at every concave
 // corner, which costs five to ten times more on the smooth outlines of organic parts.
 #include "core/geometry/clipper_door.hpp"
+#include "core/geometry/edge_cells.hpp"
 #include "core/geometry/moved_outline.hpp"
 #include "core/geometry/outline_groups.hpp"
 
@@ -18,15 +19,7 @@ constexpr double slack = 0.001;  // mm; without it every offset adds corners to 
 // Distance from a place to the nearest edge, units.
 double nearestEdge(const Polygons& outlines, const Point& p) {
   double nearest = 1e300;
-  const Vec2 at(static_cast<double>(p.X), static_cast<double>(p.Y));
-  for (const Polygon& outline : outlines)
-    for (std::size_t i = 0; i < outline.size(); ++i) {
-      const Point &from = outline[i], &to = outline[(i + 1) % outline.size()];
-      const Vec2 a(static_cast<double>(from.X), static_cast<double>(from.Y)),
-          along(static_cast<double>(to.X - from.X), static_cast<double>(to.Y - from.Y));
-      const double t = along.squaredNorm() > 0 ? std::clamp((at - a).dot(along) / along.squaredNorm(), 0.0, 1.0) : 0;
-      nearest = std::min(nearest, (a + t * along - at).norm());
-    }
+  for (const OutlineEdge& edge : edgesOf(outlines, true)) nearest = std::min(nearest, fromEdge(unitsOf(p), edge));
   return nearest;
 }
 

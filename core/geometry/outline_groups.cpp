@@ -13,13 +13,6 @@ namespace {
 constexpr std::size_t none = ~std::size_t{0};
 constexpr double frameAway = 10'000;  // units
 
-double fromEdge(const Vec2& place, const OutlineEdge& edge) {
-  const Vec2 way = edge.b - edge.a;
-  const double length = way.squaredNorm();
-  const double t = length > 0 ? std::clamp((place - edge.a).dot(way) / length, 0.0, 1.0) : 0;
-  return (edge.a + t * way - place).norm();
-}
-
 // Whether both ends of one edge lie farther away than near on the same side of the other's line.
 bool liesBeside(double sideOfA, double sideOfB, const OutlineEdge& other, double near) {
   const double least = near * near * (other.b - other.a).squaredNorm();

@@ -183,9 +183,7 @@ class SiteFinder {
     sites_.layers.resize(planes.size());
     parallelFor(planes.size(), progress_, [&](std::size_t i) {
       if (places[i].empty()) return;
-      std::vector<Box2> spots;
-      for (const Place& place : places[i]) spots.emplace_back(toMm(place.at));
-      const BoxIndex index(spots);
+      const BoxIndex index(boxesOf(places[i], [](const Place& place) { return Box2(toMm(place.at)); }));
       for (const Polygons& stretch : components(overhangs_.demand[i])) {
         std::set<std::size_t> within;
         for (const std::size_t p : index.meeting(boundsOf(stretch)))
@@ -231,16 +229,15 @@ class SiteFinder {
     for (std::size_t k = 0; k < overhangs_.starts.size(); ++k) byLayer[overhangs_.starts[k].layer].push_back(k);
     for (const auto& [layer, starts] : byLayer) {
       const std::vector<Polygons> pieces = components(overhangs_.floating[layer]);
-      std::vector<Box2> boxes, held;
-      for (const Polygons& piece : pieces) boxes.push_back(boundsOf(piece));
-      for (const Sites::Stretch& stretch : sites_.layers[layer]) held.push_back(boundsOf(stretch.region));
-      const BoxIndex index(boxes), heldIndex(held);
+      const std::vector<Box2> boxes = boxesOf(pieces, boundsOf);
+      const BoxIndex index(boxes),
+          held(boxesOf(sites_.layers[layer], [](const Sites::Stretch&s) { return boundsOf(s.region); }));
       for (const std::size_t k : starts) {
         const Vec2 at = overhangs_.starts[k].at.head<2>();
         const std::vector<std::size_t> around = index.meeting(Box2(at), 1e-6);
         const auto piece = std::find_if(around.begin(), around.end(),
                                         [&](std::size_t p) { return (boxes[p].center() - at).norm() < 1e-6; });
-        placeStart(k, piece == around.end() ? overhangs_.floating[layer] : pieces[*piece], heldIndex);
+        placeStart(k, piece == around.end() ? overhangs_.floating[layer] : pieces[*piece], held);
       }
     }
   }

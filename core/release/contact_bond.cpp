@@ -26,9 +26,11 @@ double fullnessOf(RegionKind kind, const Settings& settings) {
   return densityOf(w, settings.number("support.body.spacing"));
 }
 
-RegionKind contactKind(const Settings& settings) {
-  if (settings.whole("support.interface.upper.layers") > 0) return RegionKind::interfaceUpper;
-  return settings.text("support.structure") == "tree" ? RegionKind::branch : RegionKind::body;
+double bondUnder(const Settings& settings, double contact, double gap, double layerHeight) {
+  const RegionKind kind = settings.whole("support.interface.upper.layers") > 0 ? RegionKind::interfaceUpper
+                          : settings.text("support.structure") == "tree"       ? RegionKind::branch
+                                                                               : RegionKind::body;
+  return contact * fullnessOf(kind, settings) * bondShare(gap, layerHeight);
 }
 
 double partingForce(double bond, double contact) {
@@ -38,8 +40,7 @@ double partingForce(double bond, double contact) {
 TradeOff tradeOffAt(const Settings& settings, double gap, double contact) {
   ScarBed bed = scarBedOf(settings, settings.text("support.structure") == "tree");
   bed.gap = gap;
-  const double bond = contact * fullnessOf(contactKind(settings), settings) * bondShare(gap, bed.layerHeight);
-  return {gap, partingForce(bond, contact), sagOf(bed), scarOf(bed)};
+  return {gap, partingForce(bondUnder(settings, contact, gap, bed.layerHeight), contact), sagOf(bed), scarOf(bed)};
 }
 
 }  // namespace trellis

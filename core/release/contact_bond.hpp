@@ -10,8 +10,8 @@ namespace trellis {
 // How full a use of support is, 0–1.
 double fullnessOf(RegionKind kind, const Settings& settings);
 
-// What lies right under the part.
-RegionKind contactKind(const Settings& settings);
+// mm² of full bond that would hold as firmly as so much contact with what lies right under the part.
+double bondUnder(const Settings& settings, double contact, double gap, double layerHeight);
 
 // N that part so many mm² of full bond, spread over so many mm² of contact: it parts from one side, strip by strip.
 double partingForce(double bond, double contact);

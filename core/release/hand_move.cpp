@@ -6,6 +6,7 @@
 #include <Eigen/Eigenvalues>
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 
 namespace trellis {
@@ -48,7 +49,7 @@ bool hits(const Vec3& from, const Vec3& to, const std::vector<Solid>& solids) {
   });
 }
 
-// From one pose to the next; gone: mm each sample has gone so far.
+// Whether some sample meets a part from one pose to the next.
 bool stopsBetween(const std::vector<Vec3>& samples, const Pose& before, const Pose& after,
                   const std::vector<Solid>& solids) {
   return std::any_of(samples.begin(), samples.end(), [&](const Vec3& p) {
@@ -72,8 +73,8 @@ Vec3 middleOf(const std::vector<Vec3>& samples) {
 std::vector<Vec3> usualWays() {
   std::vector<Vec3> ways{-Vec3::UnitZ()};
   for (int k = 0; k < 8; ++k)
-    for (const double down : {0.0, 1.0, -1.0})
-      ways.push_back(Vec3(std::cos(k * pi / 4), std::sin(k * pi / 4), -down).normalized());
+    for (const double up : {0.0, -1.0, 1.0})
+      ways.push_back(Vec3(std::cos(k * pi / 4), std::sin(k * pi / 4), up).normalized());
   ways.push_back(Vec3::UnitZ());
   return ways;
 }
@@ -157,17 +158,8 @@ std::optional<HandPath> followed(const Screw& screw, const std::vector<Vec3>& sa
 }  // namespace
 
 const char* nameOf(HandMove move) {
-  switch (move) {
-    case HandMove::pull:
-      return "pull";
-    case HandMove::turn:
-      return "turn and pull";
-    case HandMove::crush:
-      return "crush and draw out";
-    case HandMove::washOut:
-      return "wash out";
-  }
-  return "";
+  constexpr std::array<const char*, 4> names{"pull", "turn and pull", "crush and draw out", "wash out"};
+  return names[static_cast<std::size_t>(move)];
 }
 
 double HandPath::length(const Vec3& of) const {
@@ -211,11 +203,10 @@ std::vector<HandPath> pulls(const std::vector<Vec3>& samples, const std::vector<
   std::vector<Vec3> tried;
   if (best.free) tried.push_back(best.direction);
   tried.insert(tried.end(), ways.begin(), ways.end());
-  const std::vector<Vec3> some = someOf(samples);
   std::vector<HandPath> found;
   for (const Vec3& way : tried) {
     const HandPath path = pulled({}, way, distance);
-    if (!isStopped(some, path, solids) && !isStopped(samples, path, solids)) found.push_back(path);
+    if (!isStopped(samples, path, solids)) found.push_back(path);
     if (found.size() == enoughPulls) break;
   }
   return found;

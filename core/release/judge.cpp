@@ -48,9 +48,8 @@ class Judge {
     };
     places_.resize(support_.layers.size());
     parallelFor(support_.layers.size(), progress_, [&](std::size_t l) {
-      std::vector<Box2> boxes;
-      for (const PieceRegion& region : support_.layers[l].regions) boxes.push_back(boundsOf(region.area));
-      places_[l] = std::make_unique<const BoxIndex>(boxes);
+      places_[l] = std::make_unique<const BoxIndex>(
+          boxesOf(support_.layers[l].regions, [](const PieceRegion& region) { return boundsOf(region.area); }));
     });
     std::vector<Found> found(support_.layers.size());
     parallelFor(support_.layers.size(), progress_, [&](std::size_t l) {
@@ -98,8 +97,7 @@ class Judge {
     for (const std::size_t site : piece.sites)
       for (const Contact& contact : build_.demand[site]->contacts) carried += contact.area;
     const double above = std::min(piece.contactAbove, carried);
-    figures.bond += above * fullnessOf(contactKind(settings), settings) *
-                    bondShare(settings.number("support.gap.above"), layerHeight());
+    figures.bond += bondUnder(settings, above, settings.number("support.gap.above"), layerHeight());
     const double contact = std::max(above + figures.contactBelow, 1e-9);
     figures.force = partingForce(figures.bond, contact);
     const bool isTree = settings.text("support.structure") == "tree";
@@ -111,9 +109,7 @@ class Judge {
   void countTips() {
     for (const auto& tree : build_.trees)
       for (std::size_t t = 0; tree && t < tree->tips.size(); ++t) {
-        const Vec3& neck = tree->tips[t].neck;
-        const auto piece = pieceHolding(neck);
-        if (piece) ++figures_[*piece].tips;
+        if (const auto piece = pieceHolding(tree->tips[t].neck)) ++figures_[*piece].tips;
       }
   }
 
@@ -155,12 +151,7 @@ class Judge {
 
   // The part's islands in one of its layers.
   struct Islands {
-    explicit Islands(const Polygons& section) : list(components(section)), places(boxesOf(list)) {}
-    static std::vector<Box2> boxesOf(const std::vector<Polygons>& all) {
-      std::vector<Box2> boxes;
-      for (const Polygons& one : all) boxes.push_back(boundsOf(one));
-      return boxes;
-    }
+    explicit Islands(const Polygons& section) : list(components(section)), places(boxesOf(list, boundsOf)) {}
     std::vector<Polygons> list;
     BoxIndex places;
   };
@@ -192,8 +183,7 @@ class Judge {
       const Settings& settings = build_.rules[demand.rules].settings;
       double contact = 0;
       for (const Contact& carried : demand.contacts) contact += carried.area;
-      const double bond = contact * fullnessOf(contactKind(settings), settings) *
-                          bondShare(settings.number("support.gap.above"), layerHeight());
+      const double bond = bondUnder(settings, contact, settings.number("support.gap.above"), layerHeight());
       for (const auto& layer : layersOver(demand)) {
         const Islands& islands = *islands_.at(layer);
         for (const std::size_t i : islands.places.meeting(boundsOf(demand.layers.back())))

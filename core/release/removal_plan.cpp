@@ -4,6 +4,7 @@
 #include "core/release/drain_clearance.hpp"
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 
 namespace trellis {
@@ -124,21 +125,8 @@ class Planner {
   void addStep(const Bit& bit, HandMove move, const HandPath& path, double force) {
     const Piece& piece = supports_.support->pieces[bit.piece];
     const bool isWhole = bit.low < piece.lowest + 1e-6 && bit.high > piece.highest - 1e-6;
-    double seconds = secondsPerNewton * force;
-    switch (move) {
-      case HandMove::pull:
-        seconds += secondsToPull;
-        break;
-      case HandMove::turn:
-        seconds += secondsToTurn;
-        break;
-      case HandMove::crush:
-        seconds += secondsToCrush;
-        break;
-      case HandMove::washOut:
-        seconds += secondsToWash;
-        break;
-    }
+    constexpr std::array<double, 4> ofMove{secondsToPull, secondsToTurn, secondsToCrush, secondsToWash};
+    double seconds = secondsPerNewton * force + ofMove[static_cast<std::size_t>(move)];
     if (bit.neck > 0) seconds += secondsToSnap;
     if (bit.high > piece.highest - 1e-6) seconds += secondsForTip * figures_[bit.piece].tips;
     const bool withPliers = move == HandMove::crush || force > fingersGive;

@@ -45,9 +45,4 @@ Scar scarOf(const ScarBed& bed) {
 
 double Scars::all() const { return std::accumulate(areas.begin(), areas.end(), 0.0); }
 
-Scars& Scars::operator+=(const Scars& other) {
-  for (std::size_t i = 0; i < scarCount; ++i) areas[i] += other.areas[i];
-  return *this;
-}
-
 }  // namespace trellis

@@ -36,7 +36,6 @@ struct Scars {
   std::array<double, scarCount> areas{};
   double of(Scar scar) const { return areas[static_cast<std::size_t>(scar)]; }
   double all() const;
-  Scars& operator+=(const Scars& other);
 };
 
 }  // namespace trellis

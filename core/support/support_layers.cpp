@@ -34,12 +34,7 @@ struct Extent {
   double top = 0;
 };
 
-template <typename Boxed>
-std::vector<Box2> boxesOf(const std::vector<Boxed>& all) {
-  std::vector<Box2> boxes;
-  for (const Boxed& one : all) boxes.push_back(one.box);
-  return boxes;
-}
+constexpr auto itsBox = [](const auto& one) { return one.box; };
 
 Extent extentOf(const Column& column) {
   Extent extent;
@@ -184,7 +179,7 @@ std::vector<Pairs> findNeighbours(const std::vector<Draft>& drafts, const std::v
                                   const Progress& progress) {
   std::vector<Pairs> pairs(drafts.size());
   std::vector<std::optional<BoxIndex>> places(drafts.size());
-  parallelFor(drafts.size(), progress, [&](std::size_t l) { places[l].emplace(boxesOf(drafts[l].regions)); });
+  parallelFor(drafts.size(), progress, [&](std::size_t l) { places[l].emplace(boxesOf(drafts[l].regions, itsBox)); });
   parallelFor(drafts.size(), progress, [&](std::size_t l) {
     // Layers ascend by top, so those that begin above this one's top are not all at the end: a layer is
     // never thicker than a millimetre, which bounds the search.
@@ -266,7 +261,7 @@ SupportLayers assembleSupport(const Columns& columns, const std::vector<std::siz
   std::vector<Extent> extents(columns.size());
   std::vector<std::vector<ColumnSlab>> slabs(columns.size());
   parallelFor(columns.size(), progress, [&](std::size_t i) { extents[i] = extentOf(*columns[i]); });
-  const BoxIndex places(boxesOf(extents));
+  const BoxIndex places(boxesOf(extents, itsBox));
   parallelFor(columns.size(), progress, [&](std::size_t i) { slabs[i] = besideOthers(i, columns, extents, places); });
 
   std::map<Height, Draft> byHeight;

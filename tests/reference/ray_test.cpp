@@ -2,33 +2,19 @@
 // What the pointer and the brushes find on a mesh, against CGAL's AABB tree (CGAL 5.5).
 #include "core/mesh/ray.hpp"
 #include "tests/package_mesh.hpp"
+#include "tests/reference/facet_tree.hpp"
 #include "tests/shapes.hpp"
-
-#include <CGAL/AABB_traits.h>
-#include <CGAL/AABB_tree.h>
-#include <CGAL/AABB_triangle_primitive.h>
-#include <CGAL/Simple_cartesian.h>
 
 #include <random>
 
 namespace trellis::test {
 namespace {
 
-using Kernel = CGAL::Simple_cartesian<double>;
-using Triangles = std::vector<Kernel::Triangle_3>;
-using Tree =
-    CGAL::AABB_tree<CGAL::AABB_traits<Kernel, CGAL::AABB_triangle_primitive<Kernel, Triangles::const_iterator>>>;
-
-Kernel::Point_3 toCgal(const Vec3& p) { return {p.x(), p.y(), p.z()}; }
-
 class RayTest : public testing::TestWithParam<const char*> {
  protected:
   void SetUp() override {
     mesh = packageMesh(GetParam());
-    for (std::size_t f = 0; f < mesh->facets.size(); ++f) {
-      const auto [a, b, c] = mesh->corners(f);
-      triangles.emplace_back(toCgal(a), toCgal(b), toCgal(c));
-    }
+    triangles = trianglesOf(*mesh);
     reference.insert(triangles.cbegin(), triangles.cend());
   }
   Vec3 somewhere() {
@@ -39,7 +25,7 @@ class RayTest : public testing::TestWithParam<const char*> {
   std::mt19937 random{4};
   MeshPtr mesh;
   Triangles triangles;
-  Tree reference;
+  FacetTree reference;
 };
 
 TEST_P(RayTest, FirstHitIsTheNearestOfAll) {

@@ -2,31 +2,17 @@
 // Every step of the removal plan, swept finely: what moves never enters the part, by CGAL's AABB tree (CGAL 5.5), nor
 // what still stands, by its outlines. Shares nothing with the planner but the plan.
 #include "tests/package_mesh.hpp"
+#include "tests/reference/facet_tree.hpp"
 #include "tests/shapes.hpp"
-
-#include <CGAL/AABB_traits.h>
-#include <CGAL/AABB_tree.h>
-#include <CGAL/AABB_triangle_primitive.h>
-#include <CGAL/Simple_cartesian.h>
 
 namespace trellis::test {
 namespace {
-
-using Kernel = CGAL::Simple_cartesian<double>;
-using Triangles = std::vector<Kernel::Triangle_3>;
-using Tree =
-    CGAL::AABB_tree<CGAL::AABB_traits<Kernel, CGAL::AABB_triangle_primitive<Kernel, Triangles::const_iterator>>>;
 
 constexpr double outline = 0.1;  // mm: outlines are smoothed, and steps stand out of the smooth surface beside them
 
 class PlacedPart {
  public:
-  explicit PlacedPart(const TriangleMesh& mesh) : box_(mesh.bounds) {
-    const auto point = [](const Vec3& p) { return Kernel::Point_3(p.x(), p.y(), p.z()); };
-    for (std::size_t f = 0; f < mesh.facets.size(); ++f) {
-      const auto [a, b, c] = mesh.corners(f);
-      triangles_.emplace_back(point(a), point(b), point(c));
-    }
+  explicit PlacedPart(const TriangleMesh& mesh) : triangles_(trianglesOf(mesh)), box_(mesh.bounds) {
     tree_.insert(triangles_.cbegin(), triangles_.cend());
     tree_.accelerate_distance_queries();
   }
@@ -34,7 +20,7 @@ class PlacedPart {
   // mm below the surface; 0 outside.
   double depthOf(const Vec3& p) const {
     if (!box_.contains(p)) return 0;
-    const Kernel::Point_3 at(p.x(), p.y(), p.z());
+    const Kernel::Point_3 at = toCgal(p);
     const Kernel::Ray_3 ray(at, Kernel::Vector_3(0.31, 0.57, 0.76));  // along no facet of these
     if (tree_.number_of_intersected_primitives(ray) % 2 == 0) return 0;
     return std::sqrt(tree_.squared_distance(at));
@@ -42,7 +28,7 @@ class PlacedPart {
 
  private:
   Triangles triangles_;
-  Tree tree_;
+  FacetTree tree_;
   Box3 box_;
 };
 
