@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // meek-trellis-cli: everything the window can compute, without it. Never asks. Exit 0, 1 (the work
 // failed, with a sentence on standard error) or 2 (usage).
+#include "cli/learn_commands.hpp"
 #include "cli/listings.hpp"
 #include "cli/recover.hpp"
 #include "core/assess/report.hpp"
@@ -29,93 +30,6 @@ namespace {
 
 using namespace trellis;
 using Json = nlohmann::json;
-
-// One bar on a terminal's standard error, nothing elsewhere.
-class Bar {
- public:
-  Bar() : shown_(::isatty(2)), progress_([this](double fraction, std::string_view stage) { draw(fraction, stage); }) {}
-  ~Bar() {
-    if (drawn_) fmt::print(stderr, "\r{:60}\r", "");
-  }
-  const Progress& progress() const { return progress_; }
-
- private:
-  void draw(double fraction, std::string_view stage) {
-    if (!shown_) return;
-    drawn_ = true;
-    const auto full = static_cast<std::size_t>(fraction * 24);
-    fmt::print(stderr, "\r[{:<24}] {:3.0f} % {:<28}", std::string(full, '='), fraction * 100, stage);
-    std::fflush(stderr);
-  }
-  bool shown_, drawn_ = false;
-  Progress progress_;
-};
-
-struct Options {
-  std::string file, out, settings, ops, gcode, project, report, svg, journal;
-  std::vector<std::string> sets;
-  std::string machine, filament, print;  // names of sets
-  double layerHeight = 0;
-  TrialRules trial;
-  bool json = false, remedies = false;
-};
-
-Json parsed(const std::string& path) {
-  try {
-    return Json::parse(readFile(path));
-  } catch (const Json::exception& error) {
-    throw Error(fmt::format("{} is not JSON: {}", path, error.what()));
-  }
-}
-
-void applySettings(Settings& settings, const Options& options) {
-  if (!options.settings.empty()) try {
-      settings.readJson(parsed(options.settings));
-    } catch (const Error& error) {
-      throw Error(fmt::format("{}: {}", options.settings, error.what()));
-    }
-  for (const std::string& set : options.sets) {
-    const std::size_t equals = set.find('=');
-    if (equals == std::string::npos) throw Error(fmt::format("--set {} has no =. Write --set key=value.", set));
-    const std::string key = set.substr(0, equals);
-    settings.set(key, settingFromText(key, set.substr(equals + 1)));
-  }
-  if (options.layerHeight > 0) settings.set("layer.height", SettingValue(options.layerHeight));
-}
-
-// The sets that were named, as the maker keeps them.
-std::vector<KeptSet> chosenSets(const Options& options) {
-  std::vector<KeptSet> chosen;
-  const SetLibrary library;
-  for (const auto& [kind, name] :
-       {std::pair(SetKind::machine, options.machine), std::pair(SetKind::filament, options.filament),
-        std::pair(SetKind::print, options.print)})
-    if (!name.empty()) chosen.push_back(library.named(kind, name));
-  return chosen;
-}
-
-// The file as a project with the settings and operations of the command line.
-ProjectPtr loaded(Store& store, const Options& options, const Progress& progress) {
-  Project asked;  // first, so that a wrong key is said before a long read
-  const std::vector<KeptSet> sets = chosenSets(options);
-  for (const KeptSet& set : sets) asked = *performed(asked, ChooseSet{set});
-  applySettings(asked.settings, options);
-  const OpenedProject opened = openFile(options.file, asked, progress);
-  if (opened.fromNewerVersion)
-    throw Error(
-        options.file +
-        " was saved by a newer Meek Trellis, and building it here could lose decisions. Install the newer version.");
-  auto project = std::make_shared<Project>(*opened.project);
-  for (const KeptSet& set : sets) *project = *performed(*project, ChooseSet{set});
-  applySettings(project->settings, options);
-  checkBounds(*project);
-  if (!options.ops.empty()) try {
-      return performedAll(store, *project, parsed(options.ops), progress);
-    } catch (const Error& error) {
-      throw Error(fmt::format("{}: {}", options.ops, error.what()));
-    }
-  return project;
-}
 
 Json inspectJson(const std::string& name, const TriangleMesh& mesh) {
   const MeshFigures figures = inspect(mesh);
@@ -304,17 +218,6 @@ void runConvert(const Options& options) {
   writeFileAtomically(options.out, writeStl(*placedTogether(*project)));
 }
 
-void addProjectOptions(CLI::App* command, Options& options) {
-  command->add_option("FILE", options.file, "a mesh (STL, OBJ, PLY, OFF, 3MF, AMF) or a project")->required();
-  command->add_option("--machine", options.machine, "a kept machine, by name");
-  command->add_option("--filament", options.filament, "a kept filament, by name");
-  command->add_option("--print", options.print, "a kept print, by name");
-  command->add_option("--settings", options.settings, "a JSON object of setting keys and values");
-  command->add_option("--set", options.sets, "key=value, may be given several times")->allow_extra_args(false);
-  command->add_option("--ops", options.ops, "a JSON list of operations, applied in order");
-  command->add_flag("--json", options.json, "JSON on standard output");
-}
-
 }  // namespace
 
 int main(int argc, char** argv) {
@@ -337,6 +240,7 @@ int main(int argc, char** argv) {
   build->add_option("--gcode", options.gcode, "write G-code here");
   build->add_option("--project", options.project, "write the project here");
   build->add_option("--report", options.report, "write the report (JSON) here");
+  const LearnCommands learning(app, options);
   CLI::App* trial = app.add_subcommand("trial", "what would print on air, from G-code alone");
   trial->add_option("FILE", options.file, "G-code of any program")->required();
   trial->add_option("--line-width", options.trial.lineWidth, "mm, where no comment says it")
@@ -376,6 +280,7 @@ int main(int argc, char** argv) {
     if (*sites) runSites(options);
     if (*slices) runSlices(options);
     if (*build) runBuild(options);
+    if (const std::optional<int> code = learning.run()) return *code;
     if (*trial) runTrial(options);
     if (*convert) runConvert(options);
     if (*settings) listSettings(options.json);

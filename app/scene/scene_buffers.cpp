@@ -42,10 +42,14 @@ std::vector<SurfaceVertex> placedSurface(const TriangleMesh& mesh, const Placeme
   return out;
 }
 
+}  // namespace
+
 void addLine(std::vector<LineVertex>& out, const Vec3& a, const Vec3& b, const QColor& tint) {
   out.push_back(lineVertex(a, tint));
   out.push_back(lineVertex(b, tint));
 }
+
+namespace {
 
 // The rim of a hole: a line with short strokes across it, as a seam that came open.
 void addTorn(std::vector<LineVertex>& out, const Vec3& a, const Vec3& b) {
@@ -119,6 +123,7 @@ enum Kind : int {
   zoneEnforce = 8,
   zoneBlock = 9,
   zoneClear = 10,
+  seen = 14,
   firstTint = 20
 };
 
@@ -149,7 +154,9 @@ std::vector<SurfaceVertex> markSurface(const Project& project, const PartShown& 
 
 std::vector<SurfaceVertex> strokeSurface(const Part& part, const Marks& fresh, const LayMark& lay) {
   std::vector<SurfaceVertex> out;
-  const int kind = lay.mark != Mark::none && lay.coat == Coat::clean ? clean : kindOfMark(lay.mark);
+  const int kind = lay.mark == Mark::none || lay.coat == Coat::support ? kindOfMark(lay.mark)
+                   : lay.coat == Coat::clean                           ? clean
+                                                                       : seen;
   addMarks(out, part, fresh, [kind](Mark) { return kind; });
   return out;
 }
@@ -164,12 +171,13 @@ void addFacet(std::vector<SurfaceVertex>& out, const Part& part, const Affine& t
 
 }  // namespace
 
-std::vector<SurfaceVertex> cleanSurface(const Project& project, const PartShown& isShown) {
+std::vector<SurfaceVertex> coatSurface(const Project& project, const PartShown& isShown) {
   std::vector<SurfaceVertex> out;
   for (std::size_t p = 0; p < project.parts.size(); ++p) {
     if (!isShown(p)) continue;
     const PartPtr& part = project.parts[p];
     addMarks(out, *part, *part->clean, [](Mark) { return clean; });
+    addMarks(out, *part, *part->seen, [](Mark) { return seen; });
   }
   return out;
 }
@@ -328,19 +336,14 @@ std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const std::
   return out;
 }
 
-std::vector<LineVertex> scarLines(const Build& build) {
-  constexpr double under = 0.12;  // mm, so that it is not hidden by what it lies on
+std::vector<LineVertex> boxLines(const Box3& box) {
   std::vector<LineVertex> out;
-  for (const ScarPatch& patch : scarMap(build)) {
-    const QColor& tint = patch.scar == Scar::smooth    ? theme().accent
-                         : patch.scar == Scar::striped ? theme().ink
-                         : patch.scar == Scar::rough   ? theme().block
-                         : patch.scar == Scar::fused   ? theme().floating
-                                                       : theme().fault;
-    const auto at = [&](const Point& p) { return Vec3(toMm(p).x(), toMm(p).y(), patch.z - under); };
-    for (const Polygon& line : hatchOf(patch))
-      for (std::size_t i = 0; i + 1 < line.size(); ++i) addLine(out, at(line[i]), at(line[i + 1]), tint);
-  }
+  for (int corner = 0; corner < 8; ++corner)
+    for (int axis = 0; axis < 3; ++axis) {
+      if (corner & (1 << axis)) continue;
+      const auto at = [&](int which) { return Vec3(box.corner(static_cast<Box3::CornerType>(which))); };
+      addLine(out, at(corner), at(corner | (1 << axis)), theme().accent);
+    }
   return out;
 }
 

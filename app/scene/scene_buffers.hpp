@@ -18,6 +18,8 @@ struct LineVertex {
   float at[3], tint[3];
 };
 
+void addLine(std::vector<LineVertex>& out, const Vec3& a, const Vec3& b, const QColor& tint);
+
 std::vector<SurfaceVertex> partSurface(const Part& part);
 std::vector<SurfaceVertex> ghostSurface(const TriangleMesh& mesh, const Placement& placement);
 std::vector<LineVertex> defectLines(const Project& project,
@@ -30,8 +32,8 @@ using PartShown = std::function<bool(std::size_t)>;
 std::vector<SurfaceVertex> markSurface(const Project& project, const PartShown& isShown);
 // What a stroke would lay, as that is shown once it is laid; lit where it takes away. fresh: the stroke alone.
 std::vector<SurfaceVertex> strokeSurface(const Part& part, const Marks& fresh, const LayMark& lay);
-// Facets of clean faces, of sites with a choice, and of what is lit, each in its kind.
-std::vector<SurfaceVertex> cleanSurface(const Project& project, const PartShown& isShown);
+// Facets of clean and seen faces, of sites with a choice, and of what is lit, each in its kind.
+std::vector<SurfaceVertex> coatSurface(const Project& project, const PartShown& isShown);
 std::vector<SurfaceVertex> choiceSurface(const Project& project, const Build& build, const PartShown& isShown);
 std::vector<SurfaceVertex> litSurface(const Part& part, const std::vector<std::uint32_t>& facets);
 std::vector<SurfaceVertex> zoneSurface(const Project& project, const PartShown& isShown);
@@ -47,10 +49,9 @@ std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera,
 // pieces says which filament each body has; where it is not known yet, none.
 std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const std::vector<PieceFigures>& pieces,
                                           const std::function<bool(const SolidVertex&)>& isShown);
-// Under what support carries, what it leaves there: pairs.
-std::vector<LineVertex> scarLines(const Build& build);
 // All of it lit.
 std::vector<SurfaceVertex> litSolid(const SupportSolid& solid);
+std::vector<LineVertex> boxLines(const Box3& box);
 std::vector<LineVertex> plateLines(const Settings& settings);                       // pairs
 std::vector<LineVertex> plateSheet(const Settings& settings);                       // triangles
 std::vector<LineVertex> ballOutline(const Vec3& centre, double radius, Mark mark);  // pairs

@@ -17,6 +17,7 @@
 namespace trellis {
 
 std::optional<SceneView::Hit> SceneView::hitAt(const QPointF& pixel) {
+  if (pixel.x() > viewSize().width()) return std::nullopt;  // the other half shows another variant
   const Camera::Ray ray = camera_.rayAt(pixel);
   const Project& project = *document_.project();
   std::optional<Hit> best;
@@ -49,6 +50,7 @@ std::optional<SceneView::Hit> SceneView::hitAt(const QPointF& pixel) {
 }
 
 std::optional<SceneView::SupportHit> SceneView::supportAt(const QPointF& pixel) {
+  if (pixel.x() > viewSize().width()) return std::nullopt;  // the other half shows another variant
   const Shown& shown = builder_.shown();
   if (!shown.supportTree || !drawsSupports()) return std::nullopt;
   const Camera::Ray ray = camera_.rayAt(pixel);
@@ -139,6 +141,8 @@ void SceneView::mousePressEvent(QMouseEvent* event) {
   modifiers_ = event->modifiers();
   lastPixel_ = event->position();
   if (event->button() != Qt::LeftButton || sliding_ || view_.gcode()) return;
+  wiping_ = isOnWipe(event->position());
+  if (wiping_) return;
   wentTo_.reset();
   const Handle* handle = handleAt(handles_, camera_, event->position());
   const auto hit = hitAt(event->position());
@@ -172,6 +176,8 @@ void SceneView::mouseMoveEvent(QMouseEvent* event) {
     camera_.turn(-moved.x() * 0.4, moved.y() * 0.4);
   } else if (event->buttons() & Qt::MiddleButton || (sliding_ && event->buttons() & Qt::LeftButton)) {
     camera_.slide(moved);
+  } else if (wiping_ && event->buttons() & Qt::LeftButton) {
+    view_.setWipe(event->position().x() / width());
   } else if (drag_ && event->buttons() & Qt::LeftButton) {
     document_.perform(drag_->to(camera_, event->position(), event->modifiers() & Qt::ShiftModifier), dragBegun_);
     dragBegun_ = true;
@@ -198,6 +204,7 @@ void SceneView::mouseReleaseEvent(QMouseEvent* event) {
   if (event->button() != Qt::LeftButton) return;
   endTool();
   drag_.reset();
+  wiping_ = false;
 }
 
 void SceneView::wheelEvent(QWheelEvent* event) {

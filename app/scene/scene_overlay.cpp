@@ -31,6 +31,7 @@ void SceneOverlay::paintEvent(QPaintEvent*) {
   drawGap(painter);
   drawDistances(painter);
   drawWayOut(painter);
+  drawBeside(painter);
   for (qsizetype k = 0; k < legend_.size(); ++k)
     drawLabel(painter, QPointF(12, height() - 20 - 24 * static_cast<double>(legend_.size() - 1 - k)), legend_[k]);
   if (document_.project()->parts.empty() && !view_.gcode()) drawHint(painter);
@@ -179,6 +180,26 @@ void SceneOverlay::drawWayOut(QPainter& painter) {
     painter.drawLine(*weak - QPointF(7, 0), *weak + QPointF(7, 0));
     drawLabel(painter, *weak + QPointF(12, 0), tr("weakest: %1 mm² of line").arg(figures.weakest, 0, 'f', 1));
   }
+}
+
+// Which variant is where, and the line between them.
+void SceneOverlay::drawBeside(QPainter& painter) {
+  const auto& beside = view_.beside();
+  if (!beside || view_.gcode()) return;
+  painter.setFont(font());
+  if (beside->mode == BesideMode::outlines) return drawLabel(painter, {12, 20}, tr("lines: %1").arg(beside->name));
+  const double x = (beside->mode == BesideMode::halves ? 0.5 : beside->wipe) * width();
+  painter.setPen(QPen(theme().ink, 1.4));
+  painter.drawLine(QPointF(x, 0), QPointF(x, height()));
+  if (beside->mode == BesideMode::wipe) {  // what it is taken by
+    painter.setBrush(theme().panel);
+    painter.drawRoundedRect(QRectF(x - 7, height() / 2.0 - 18, 14, 36), 4, 4);
+    for (const double dx : {-2.5, 2.5})
+      painter.drawLine(QPointF(x + dx, height() / 2.0 - 8), QPointF(x + dx, height() / 2.0 + 8));
+  }
+  const double wide = painter.fontMetrics().horizontalAdvance(beside->here) + 12;
+  if (x > wide + 20) drawLabel(painter, {x - wide - 10, 20}, beside->here);
+  drawLabel(painter, {x + 10, 20}, beside->name);
 }
 
 void SceneOverlay::drawHint(QPainter& painter) {

@@ -30,6 +30,7 @@ class SceneOverlay : public QWidget {
   void drawGap(QPainter& painter);
   void drawDistances(QPainter& painter);
   void drawWayOut(QPainter& painter);
+  void drawBeside(QPainter& painter);
   void drawLabel(QPainter& painter, const QPointF& at, const QString& words);
 
   Document& document_;

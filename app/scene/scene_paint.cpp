@@ -18,7 +18,7 @@ QVector3D rgb(const QColor& colour) {
 
 }  // namespace
 
-void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
+void SceneView::prepareSurfaces(const QMatrix4x4& toScreen) {
   const Theme& t = theme();
   surface_->bind();
   surface_->setUniformValue("toScreen", toScreen);
@@ -49,6 +49,10 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
   surface_->setUniformValue(
       "cut", QVector4D(static_cast<float>(normal.x()), static_cast<float>(normal.y()), static_cast<float>(normal.z()),
                        cutaway ? static_cast<float>(cutaway->at.dot(normal)) : 0.0f));
+}
+
+void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
+  prepareSurfaces(toScreen);
   const auto draw = [&](Buffer& buffer) {
     if (buffer.count == 0) return;
     buffer.array.bind();
@@ -70,7 +74,7 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
     }
     glEnable(GL_POLYGON_OFFSET_FILL);  // marks lie on the surface
     glPolygonOffset(-1, -1);
-    draw(clean_);
+    draw(coats_);
     draw(choices_);
     draw(lit_);
     glPolygonOffset(-2, -2);
@@ -122,6 +126,8 @@ void SceneView::paintGL() {
   glDepthMask(GL_TRUE);
   glClear(GL_COLOR_BUFFER_BIT | GL_DEPTH_BUFFER_BIT);
   const QMatrix4x4 toScreen = camera_.toScreen();
+  const double pixels = devicePixelRatio();
+  glViewport(0, 0, static_cast<int>(viewSize().width() * pixels), static_cast<int>(height() * pixels));
   line_->bind();
   line_->setUniformValue("toScreen", toScreen);
   if (camera_.pitch() >= 0) drawLines(sheet_, GL_TRIANGLES);
@@ -145,6 +151,7 @@ void SceneView::paintGL() {
   }
   drawGuides();
   line_->release();
+  drawBeside(toScreen);
   glDisable(GL_DEPTH_TEST);
   if (toScreen != overlaidFor_) overlay_->update();
   overlaidFor_ = toScreen;
@@ -170,6 +177,7 @@ void SceneView::drawGuides() {
     drawOnce(planeLines(symmetry->plane.movedBy(transformOf(part.placement, *part.mesh)), boundsOfPart(selected),
                         theme().accent));
   }
+  if (view_.cutBox()) drawOnce(boxLines(*view_.cutBox()));
   if (view_.cutaway() && view_.selectedPart() >= 0)
     drawOnce(planeLines(*view_.cutaway(), boundsOfPart(view_.selection().back()), theme().quiet));
   if (builder_.shown().build && !builder_.isStale() && look_ != Look::supportsAlone) {

@@ -111,14 +111,14 @@ std::vector<SurfaceVertex> SceneView::freshStroke() const {
   LayMark stroke = roundStroke(over_->part, {over_->at});
   auto bare = std::make_shared<Part>(*document_.project()->parts[over_->part]);
   bare->marks = std::make_shared<const Marks>();
-  if (stroke.coat == Coat::clean) bare->clean = bare->marks;
+  (*bare).*marksOf(stroke.coat) = bare->marks;
   Project project = *document_.project();
   project.parts[over_->part] = bare;
   const LayMark shown = stroke;
   if (stroke.mark == Mark::none) stroke.mark = Mark::block;  // else nothing would come of it
   const ProjectPtr laid = performed(project, stroke);
   const Part& part = *laid->parts[over_->part];
-  return strokeSurface(part, stroke.coat == Coat::clean ? *part.clean : *part.marks, shown);
+  return strokeSurface(part, *(part.*marksOf(stroke.coat)), shown);
 }
 
 // Each movement lays the stretch since the last one into the same step, so that a stroke is one undo and

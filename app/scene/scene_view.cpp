@@ -4,6 +4,7 @@
 #include "core/assess/scar_map.hpp"
 
 #include "app/scene/scene_overlay.hpp"
+#include "app/scene/support_lines.hpp"
 #include "app/theme/theme.hpp"
 
 #include <algorithm>
@@ -30,6 +31,10 @@ QStringList scarLegend(const Build& build) {
       words << QObject::tr("%1: %2, %3 mm²")
                    .arg(QObject::tr(hatches[i]), QObject::tr(nameOf(static_cast<Scar>(i))))
                    .arg(scars.areas[i], 0, 'f', 0);
+  if (scars.allSeen() >= 0.5)
+    words << QObject::tr("of it where it is seen: %1 mm², %2 mm² not smooth")
+                 .arg(scars.allSeen(), 0, 'f', 0)
+                 .arg(scars.spoilt(), 0, 'f', 0);
   words.prepend(words.isEmpty() ? QObject::tr("Support leaves nothing on the part.")
                                 : QObject::tr("What support leaves, about"));
   return words;
@@ -104,6 +109,11 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
   });
   connect(&view, &View::chosenChanged, this, [this] { refreshHandles(); });
   connect(&view, &View::selectionChanged, this, [this] { refreshHandles(); });
+  connect(&view, &View::besideChanged, this, [this] {
+    camera_.setView(viewSize());
+    overlay_->update();
+    update();
+  });
   connect(switches_, &LayerSwitches::changed, this, [this] { update(); });
   connect(switches_, &LayerSwitches::fromAboveAsked, this, &SceneView::lookFromAbove);
   connect(&view, &View::wentTo, this, &SceneView::goTo);
@@ -123,9 +133,10 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
 
 SceneView::~SceneView() {
   makeCurrent();
-  for (Buffer* buffer : {&parts_,   &marks_,        &supports_, &plate_,   &sheet_,   &ribbons_, &ball_,      &ghost_,
-                         &defects_, &handleBuffer_, &clean_,    &choices_, &lit_,     &zones_,   &decisions_, &starts_,
-                         &piece_,   &travels_,      &arrows_,   &stack_,   &removal_, &fresh_,   &scars_}) {
+  for (Buffer* buffer :
+       {&parts_,        &marks_, &supports_, &plate_, &sheet_, &ribbons_,     &ball_,           &ghost_,      &defects_,
+        &handleBuffer_, &coats_, &choices_,  &lit_,   &zones_, &decisions_,   &starts_,         &piece_,      &travels_,
+        &arrows_,       &stack_, &removal_,  &fresh_, &scars_, &besideParts_, &besideSupports_, &besideLines_}) {
     buffer->array.destroy();
     buffer->vertices.destroy();
   }
@@ -240,7 +251,7 @@ void SceneView::initializeGL() {
   line_ = program("line");
 }
 
-void SceneView::resizeGL(int width, int height) { camera_.setView({width, height}); }
+void SceneView::resizeGL(int, int) { camera_.setView(viewSize()); }
 
 template <typename Vertex>
 void SceneView::fill(Buffer& buffer, const std::vector<Vertex>& vertices) {
@@ -262,13 +273,6 @@ void SceneView::fill(Buffer& buffer, const std::vector<Vertex>& vertices) {
   buffer.array.release();
 }
 
-template <typename Make>
-void SceneView::show(Buffer& buffer, Key key, const Make& make) {
-  if (buffer.array.isCreated() && buffer.key == key) return;
-  buffer.key = key;
-  fill(buffer, make());
-}
-
 template void SceneView::fill(Buffer& buffer, const std::vector<LineVertex>& vertices);
 template void SceneView::fill(Buffer& buffer, const std::vector<SurfaceVertex>& vertices);
 
@@ -288,7 +292,7 @@ void SceneView::refill() {
   const auto partShown = [this](std::size_t p) { return isShown(p); };
   const Key decided = keyOf(document, alone_, view_.selection());
   show(marks_, decided, [&] { return markSurface(*project, partShown); });
-  show(clean_, decided, [&] { return cleanSurface(*project, partShown); });
+  show(coats_, decided, [&] { return coatSurface(*project, partShown); });
   show(zones_, decided, [&] { return zoneSurface(*project, partShown); });
   show(decisions_, keyOf(document, selected, view_.allChosen()),
        [&] { return decisionLines(*project, static_cast<std::size_t>(selected), view_.allChosen()); });
@@ -316,6 +320,7 @@ void SceneView::refill() {
                           view_.gcode().has_value());
   if (lines != std::exchange(layerKey_, lines)) refillLayer();
   refillStack();
+  refillBeside();
 }
 
 std::vector<LineVertex> SceneView::defectsAndFresh() const {

@@ -90,7 +90,11 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   void fill(Buffer& buffer, const std::vector<Vertex>& vertices);
   void refill();
   template <typename Make>
-  void show(Buffer& buffer, Key key, const Make& make);  // makes its vertices only when the key is another
+  void show(Buffer& buffer, Key key, const Make& make) {  // makes its vertices only when the key is another
+    if (buffer.array.isCreated() && buffer.key == key) return;
+    buffer.key = key;
+    fill(buffer, make());
+  }
   std::vector<LineVertex> defectsAndFresh() const;
   std::vector<SurfaceVertex> pieceSurface() const;
   bool goneBefore(std::size_t piece) const;
@@ -98,7 +102,13 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   bool drawsSupports() const { return look_ < Look::partAlone && !supportsHidden_; }
   std::vector<SurfaceVertex> partSurfaces(const Project& project);
   static Key keyOfParts(const Project& project);
+  void prepareSurfaces(const QMatrix4x4& toScreen);
   void drawSurfaces(const QMatrix4x4& toScreen);
+  // The variant that is looked at beside, see scene_beside.cpp.
+  void refillBeside();
+  void drawBeside(const QMatrix4x4& toScreen);
+  QSize viewSize() const;  // of what the hand works on: half the scene where the other half shows another variant
+  bool isOnWipe(const QPointF& pixel) const;
   void drawLines(Buffer& buffer, unsigned mode);
   void drawGuides();
   void drawPiece(const QMatrix4x4& toScreen);
@@ -165,8 +175,9 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   QElapsedTimer sinceTaken_;
   QMatrix4x4 overlaidFor_;  // the view they were drawn for
   std::unique_ptr<QOpenGLShaderProgram> surface_, line_;
-  Buffer parts_, marks_, supports_, plate_, sheet_, ribbons_, ball_, ghost_, defects_, handleBuffer_, clean_, choices_,
-      lit_, zones_, decisions_, starts_, piece_, travels_, arrows_, stack_, removal_, fresh_, scars_;
+  Buffer parts_, marks_, supports_, plate_, sheet_, ribbons_, ball_, ghost_, defects_, handleBuffer_, coats_, choices_,
+      lit_, zones_, decisions_, starts_, piece_, travels_, arrows_, stack_, removal_, fresh_, scars_, besideParts_,
+      besideSupports_, besideLines_;
   std::vector<int> partEnds_;  // in parts_, after each part
   Key layerKey_ = 0;           // of the lines of the topmost shown layer
   bool handlesShown_ = false, partHandles_ = false;
@@ -175,7 +186,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   std::vector<NeighboursPtr> neighbours_;
   Look look_ = Look::whole;
   bool supportsHidden_ = false, sliding_ = false, fitted_ = false;
-  bool laying_ = false, alone_ = false;
+  bool laying_ = false, alone_ = false, wiping_ = false;
   std::vector<std::uint32_t> previewed_;  // what a Face or Site stroke here would take
   std::size_t previewedOn_ = 0;
   std::optional<SiteId> pointedSite_;

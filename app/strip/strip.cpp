@@ -40,6 +40,7 @@ Strip::Strip(Document& document, Builder& builder, View& view, Hand& hand, QWidg
     measure();
     update();
   });
+  connect(&view, &View::besideChanged, this, qOverload<>(&QWidget::update));
   connect(&view, &View::chosenChanged, this, qOverload<>(&QWidget::update));
   connect(&document, &Document::changed, this, qOverload<>(&QWidget::update));
   playing_.setInterval(frame);

@@ -49,6 +49,7 @@ class Strip : public QFrame {
   void drawHandles(QPainter& painter);
   void drawGiving(QPainter& painter);
   void drawTimes(QPainter& painter);
+  void drawBeside(QPainter& painter);
   bool showsLayers() const { return !view_.gcode() && view_.range().second < view_.height() - 1e-6; }
   void drawZone(QPainter& painter);
   void measureLeans(const PartBuild& part);

@@ -38,6 +38,7 @@ void Strip::paintEvent(QPaintEvent*) {
   painter.drawText(QRectF(0, height() - 20, chartLeft - 7, 14), Qt::AlignRight, tr("mm"));
   drawChart(painter);
   drawGiving(painter);
+  drawBeside(painter);
   if (showsLayers()) drawTimes(painter);
   drawSymbols(painter);
   drawZone(painter);
@@ -72,6 +73,29 @@ void Strip::drawChart(QPainter& painter) {
       painter.fillRect(QRectF(width() - 30, y, 5, tall), rose);
     }
   }
+}
+
+// How much support the variant beside has at each height, beyond the part: as a line.
+void Strip::drawBeside(QPainter& painter) {
+  if (!view_.beside() || view_.gcode()) return;
+  const double room = width() - chartLeft - chartRight;
+  QPolygonF line;
+  double part = 0, z = 0;
+  for (const SupportLayer& layer : view_.beside()->shown.build->support->layers) {
+    if (layer.top < z + 0.3) continue;
+    z = layer.top;
+    double support = 0;
+    for (const PieceRegion& region : layer.regions) support += area(region.area);
+    for (const Level& level : levels_)
+      if (z <= level.top + 1e-6) {
+        part = level.part;
+        break;
+      }
+    line << QPointF(chartLeft + std::min(1.0, (part + support) / widest_) * room, pixelOf(z));
+  }
+  painter.setBrush(Qt::NoBrush);
+  painter.setPen(QPen(theme().accent, 1.4));
+  painter.drawPolyline(line);
 }
 
 void Strip::drawSymbols(QPainter& painter) {

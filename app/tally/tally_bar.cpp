@@ -80,8 +80,8 @@ QString durationWords(double seconds) {
   return QObject::tr("%1 h %2 min").arg(minutes / 60).arg(minutes % 60, 2, 10, QChar('0'));
 }
 
-TallyBar::TallyBar(Document& document, Builder& builder, Activity& activity, QWidget* parent)
-    : QFrame(parent), document_(document), builder_(builder) {
+TallyBar::TallyBar(Document& document, Builder& builder, Activity& activity, Notes& notes, QWidget* parent)
+    : QFrame(parent), document_(document), builder_(builder), notes_(notes) {
   setObjectName("tally");
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(16, 6, 16, 6);
@@ -109,7 +109,9 @@ TallyBar::TallyBar(Document& document, Builder& builder, Activity& activity, QWi
   cancel_ = new QPushButton(tr("Cancel"));
   cancel_->setToolTip(tr("Stop building. What was built last stays in view; the next change builds again."));
   pin_ = new QPushButton(tr("Pin"));
-  pin_->setToolTip(tr("Keep these figures and show the difference from now on. Pin again to let go."));
+  pin_->setObjectName("pin");
+  pin_->setToolTip(
+      tr("Keep what is there as a variant and show the difference from it from now on. Key J. Again to let go of it."));
   open_ = new QToolButton;
   open_->setToolTip(tr("Open or close the breakdown by use."));
   findings_ = new QToolButton;
@@ -126,6 +128,7 @@ TallyBar::TallyBar(Document& document, Builder& builder, Activity& activity, QWi
   connect(findings_, &QToolButton::clicked, this, &TallyBar::findingsAsked);
   connect(&builder, &Builder::shownChanged, this, &TallyBar::refresh);
   connect(&activity, &Activity::progressed, this, &TallyBar::showProgress);
+  connect(&notes, &Notes::changed, this, &TallyBar::refresh);
   showProgress(1, "");
   refresh();
 }
@@ -138,10 +141,36 @@ void TallyBar::toggleBreakdown() {
 void TallyBar::pin() {
   if (pinned_)
     pinned_.reset();
-  else if (builder_.shown().build)
-    pinned_ = Pinned{builder_.shown().build->tally.seconds,
-                     grams(builder_.shown().build->tally.whole(), document_.settings())};
+  else if (builder_.shown().build && !builder_.isStale()) {
+    pinned_ = figuresNow();
+    document_.perform(AddVariant{document_.freeVariantName(tr("pin"), 1), false});
+  }
   refresh();
+}
+
+TallyBar::Pinned TallyBar::figuresNow() const {
+  const Build& build = *builder_.shown().build;
+  const Settings& settings = builder_.shown().project->settings;
+  return {build.tally.seconds, grams(build.tally.whole(), settings), grams(build.tally.support(), settings),
+          money(build.tally.whole(), settings), build.removal ? build.removal->seconds() : 0};
+}
+
+void TallyBar::resizeEvent(QResizeEvent* event) {
+  QFrame::resizeEvent(event);
+  fitWords();
+}
+
+// The sum in as many words as there is room for.
+void TallyBar::fitWords() {
+  if (filamentWords_.isEmpty()) return;
+  int others = 32;
+  for (const QWidget* widget :
+       std::initializer_list<const QWidget*>{time_, bar_, money_, stage_, progress_, cancel_, pin_, findings_, open_})
+    if (!widget->isHidden()) others += std::max(widget->minimumWidth(), widget->sizeHint().width()) + 16;
+  for (const QString& words : filamentWords_) {
+    filament_->setText(words);
+    if (filament_->sizeHint().width() <= width() - others) break;
+  }
 }
 
 void TallyBar::showProgress(double fraction, const QString& stage) {
@@ -149,6 +178,7 @@ void TallyBar::showProgress(double fraction, const QString& stage) {
   stage_->setText(stage);
   progress_->setValue(static_cast<int>(fraction * 100));
   for (QWidget* widget : std::initializer_list<QWidget*>{stage_, progress_, cancel_}) widget->setVisible(running);
+  fitWords();
 }
 
 void TallyBar::refresh() {
@@ -170,24 +200,41 @@ void TallyBar::refresh() {
   const Settings& settings = shown.project->settings;
   const Tally& tally = shown.build->tally;
   const double all = grams(tally.whole(), settings), seconds = tally.seconds;
-  QString time = durationWords(seconds), filament;
+  QString time = durationWords(seconds);
   const Shares shares = sharesOf(tally);
-  filament = tr("%1 g = part %2 + support %3 + interface %4")
-                 .arg(all, 0, 'f', 1)
-                 .arg(grams(shares.part, settings), 0, 'f', 1)
-                 .arg(grams(shares.body, settings), 0, 'f', 1)
-                 .arg(grams(shares.interface, settings), 0, 'f', 1);
-  if (const double rest = grams(shares.rest, settings); rest >= 0.05) filament += tr(" + rest %1").arg(rest, 0, 'f', 1);
+  filamentWords_.clear();
+  for (const QString& form :
+       {tr("%1 g = part %2 + support %3 + interface %4"), tr("%1 g = %2 + %3 + %4"), tr("%1 g")}) {
+    QString words = form.arg(all, 0, 'f', 1);
+    if (form.contains("%2"))
+      for (const Use* use : {&shares.part, &shares.body, &shares.interface})
+        words = words.arg(grams(*use, settings), 0, 'f', 1);
+    if (const double rest = grams(shares.rest, settings); rest >= 0.05 && form.contains("%2"))
+      words += (form.contains(tr("part")) ? tr(" + rest %1") : tr(" + %1")).arg(rest, 0, 'f', 1);
+    filamentWords_ << words;
+  }
+  filament_->setToolTip(filamentWords_.front());
+  QString removal = shown.build->pieces.empty()
+                        ? QString()
+                        : tr(" · %1 to take it off").arg(durationWords(shown.build->removal->seconds()));
+  QString cost = tr("filament for %1").arg(money(tally.whole(), settings), 0, 'f', 2);
   if (pinned_) {
+    const Pinned now = figuresNow();
     time += difference(seconds, pinned_->seconds, durationWords(std::abs(seconds - pinned_->seconds)));
-    filament += difference(all, pinned_->grams, tr("%1 g since pin").arg(std::abs(all - pinned_->grams), 0, 'f', 1));
+    for (QString& words : filamentWords_)
+      words += difference(all, pinned_->grams, tr("%1 g since pin").arg(std::abs(all - pinned_->grams), 0, 'f', 1));
+    if (std::abs(now.support - pinned_->support) >= 0.05)
+      filamentWords_.front() +=
+          difference(now.support, pinned_->support,
+                     tr("%1 g of it support").arg(std::abs(now.support - pinned_->support), 0, 'f', 1));
+    cost += difference(now.cost, pinned_->cost, QString::number(std::abs(now.cost - pinned_->cost), 'f', 2));
+    if (std::abs(now.removal - pinned_->removal) >= 1)
+      removal += difference(now.removal, pinned_->removal, durationWords(std::abs(now.removal - pinned_->removal)));
   }
   time_->setText(time);
-  filament_->setText(filament);
-  money_->setText(tr("filament for %1").arg(money(tally.whole(), settings), 0, 'f', 2) +
-                  (shown.build->pieces.empty()
-                       ? QString()
-                       : tr(" · %1 to take it off").arg(durationWords(shown.build->removal->seconds()))));
+  time_->setToolTip(byYourPrints(seconds));
+  money_->setText(cost + removal);
+  fitWords();
   money_->setToolTip(tr("What the filament costs, and about how long a hand is busy with taking the support off."));
   const auto count = std::count_if(shown.build->findings.begin(), shown.build->findings.end(),
                                    [](const Finding& finding) { return !finding.accepted; });
@@ -199,6 +246,15 @@ void TallyBar::refresh() {
                          : (grave ? "◆ " : "▲ ") + (count == 1 ? tr("1 finding") : tr("%1 findings").arg(count)));
   open_->setText(breakdown_->isVisible() ? "▾" : "▴");
   refreshBreakdown();
+}
+
+// "By your last 4 prints 8 h 40 min, give or take 20 min."
+QString TallyBar::byYourPrints(double seconds) const {
+  const auto time = timeCorrection(notes_.ofMachine());
+  if (!time) return tr("How long the print takes.");
+  return tr("By your last %1 prints %2, give or take %3.")
+      .arg(time->prints)
+      .arg(durationWords(seconds * time->factor), durationWords(seconds * time->spread));
 }
 
 void TallyBar::refreshBreakdown() {
@@ -240,6 +296,8 @@ void TallyBar::refreshBreakdown() {
     rows += QString("<tr><td>%1</td><td></td><td align='right'>%2</td></tr>").arg(name, durationWords(seconds));
   };
   timeOnly(tr("travel"), tally.travelSeconds);
+  if (timeCorrection(notes_.ofMachine()))
+    rows += QString("<tr><td colspan='3'>%1</td></tr>").arg(byYourPrints(tally.seconds));
   if (tally.heatSeconds > 0) timeOnly(tr("heating"), tally.heatSeconds);
   if (tally.toolChanges > 0) timeOnly(tr("%1 tool changes").arg(tally.toolChanges), tally.toolSeconds);
   rows += "</table>";

@@ -5,6 +5,7 @@
 #include "app/window/activity.hpp"
 #include "app/window/builder.hpp"
 #include "app/window/document.hpp"
+#include "app/window/notes.hpp"
 
 #include <QFrame>
 
@@ -18,12 +19,15 @@ namespace trellis {
 class TallyBar : public QFrame {
   Q_OBJECT
  public:
-  TallyBar(Document& document, Builder& builder, Activity& activity, QWidget* parent = nullptr);
+  TallyBar(Document& document, Builder& builder, Activity& activity, Notes& notes, QWidget* parent = nullptr);
   void toggleBreakdown();
-  void pin();  // keeps the present tally to compare against
+  void pin();  // keeps what is there as a variant, and shows the difference from it until it is let go
 
  Q_SIGNALS:
   void findingsAsked();
+
+ protected:
+  void resizeEvent(QResizeEvent* event) override;
 
  private:
   void refresh();
@@ -32,11 +36,16 @@ class TallyBar : public QFrame {
 
   Document& document_;
   Builder& builder_;
+  Notes& notes_;
   struct Pinned {
-    double seconds, grams;
+    double seconds, grams, support, cost, removal;
   };
+  Pinned figuresNow() const;
+  void fitWords();
+  QString byYourPrints(double seconds) const;
   std::optional<Pinned> pinned_;
   QLabel *time_, *filament_, *money_, *breakdown_, *stage_;
+  QStringList filamentWords_;  // from the fullest to the shortest
   QWidget* bar_;
   QProgressBar* progress_;
   QPushButton *cancel_, *pin_;

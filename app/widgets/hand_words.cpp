@@ -7,6 +7,7 @@ QString handWords(const Brush& brush) {
   const QString view =
       QObject::tr(" The right button turns the view, the middle one or Space moves it, the wheel zooms.");
   const QString lays = brush.coat == Coat::clean     ? QObject::tr("keeps clean what it touches")
+                       : brush.coat == Coat::seen    ? QObject::tr("marks what will be seen")
                        : brush.mark == Mark::enforce ? QObject::tr("enforces")
                        : brush.mark == Mark::block   ? QObject::tr("blocks")
                                                      : QObject::tr("clears");

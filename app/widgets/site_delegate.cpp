@@ -16,7 +16,7 @@ namespace trellis {
 
 namespace {
 
-constexpr int rowHeight = 56, pictureSize = 42, boxSize = 20;
+constexpr int rowHeight = 72, pictureSize = 42, boxSize = 20;
 
 QColor rose(double lean, double from) {
   const double share = std::clamp((lean - from) / std::max(1.0, 90 - from), 0.0, 1.0);
@@ -48,6 +48,19 @@ void paintShadow(QPainter& painter, const QRectF& box, const Site& site) {
     painter.setPen(Qt::NoPen);
     painter.drawPolygon(QPolygonF({at + QPointF(0, -5), at + QPointF(5, 0), at + QPointF(0, 5), at + QPointF(-5, 0)}));
   }
+}
+
+// "off in 0.4 min · striped 34 mm²", and how much of it will be looked at.
+QString leftBy(const SiteModel::Row& row) {
+  std::size_t most = 0;
+  for (std::size_t k = 1; k < scarCount; ++k)
+    if (row.scars.areas[k] > row.scars.areas[most]) most = k;
+  QString words = QObject::tr("off in %1 min · %2 %L3 mm²")
+                      .arg(row.removal, 0, 'f', 1)
+                      .arg(QObject::tr(nameOf(static_cast<Scar>(most))))
+                      .arg(row.scars.areas[most], 0, 'f', 1);
+  if (row.scars.allSeen() >= 0.05) words += QObject::tr(", %L1 seen").arg(row.scars.allSeen(), 0, 'f', 1);
+  return words;
 }
 
 }  // namespace
@@ -93,6 +106,8 @@ void SiteDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, 
                     : row.priced
                         ? tr("%1 · %2 g · %3 min").arg(bridge).arg(row.grams, 0, 'f', 2).arg(row.minutes, 0, 'f', 1)
                         : bridge + tr(" · …"));
+  if (row.priced && row.scars.all() > 0)
+    painter->drawText(QRectF(left, option.rect.top() + 53, width, 16), Qt::AlignLeft, leftBy(row));
   for (int which = 0; which < 3; ++which) {
     const QRectF box = choiceBox(option.rect, which);
     paintSwatch(*painter, box.adjusted(3, 3, -3, -3),

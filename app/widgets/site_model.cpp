@@ -2,6 +2,7 @@
 #include "app/widgets/site_model.hpp"
 
 #include "core/assess/report.hpp"
+#include "core/assess/scar_map.hpp"
 
 #include <algorithm>
 
@@ -32,11 +33,14 @@ void SiteModel::refresh() {
       if (builder_.sites().size() > 1 && p < document_.project()->parts.size())
         row.partName = QString::fromStdString(document_.project()->parts[p]->name);
       if (shown.build && p < shown.build->parts.size() && shown.build->parts[p].sites == builder_.sites()[p]) {
-        const Use use = priceOf(*shown.build, {CauseKind::site, p, s}).use;
+        const Cause cause{CauseKind::site, p, s};
+        const Price price = priceOf(*shown.build, cause);
         row.choice = shown.build->parts[p].resolved->sites[s].choice;
         row.priced = true;
-        row.grams = grams(use, shown.project->settings);
-        row.minutes = use.seconds / 60;
+        row.grams = grams(price.use, shown.project->settings);
+        row.minutes = price.use.seconds / 60;
+        row.removal = price.removal / 60;
+        row.scars = scarsOf(*shown.build, cause);
       }
       rows.push_back(row);
     }

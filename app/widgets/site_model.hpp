@@ -6,6 +6,8 @@
 #include "app/window/choice.hpp"
 #include "app/window/document.hpp"
 
+#include "core/release/scars.hpp"
+
 #include <QAbstractListModel>
 #include <QSortFilterProxyModel>
 
@@ -21,8 +23,9 @@ class SiteModel : public QAbstractListModel {
     const Site* site = nullptr;  // held by the builder
     QString partName = {};       // where there are several parts
     Choice choice = Choice::proposed;
-    bool priced = false;  // figures below are of a build that is current
-    double grams = 0, minutes = 0;
+    bool priced = false;                         // figures below are of a build that is current
+    double grams = 0, minutes = 0, removal = 0;  // removal: minutes of a hand
+    Scars scars = {};
   };
   const Row& row(int index) const { return rows_[static_cast<std::size_t>(index)]; }
   int rowCount(const QModelIndex& parent = {}) const override {

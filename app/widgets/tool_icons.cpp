@@ -90,6 +90,12 @@ void clean(QPainter& painter) {
   painter.drawLine(QPointF(3, 14), QPointF(37, 14));
 }
 
+void seen(QPainter& painter) {
+  part(painter);
+  painter.setPen(QPen(theme().accent, 1.8));
+  for (const double x : {10.0, 20.0, 30.0}) painter.drawEllipse(QPointF(x, 14), 3.2, 3.2);
+}
+
 void zone(QPainter& painter) {
   part(painter);
   QColor fill = theme().enforce;
@@ -134,7 +140,7 @@ QIcon iconOf(Tool tool) {
   return drawn(drawings[static_cast<std::size_t>(tool)]);
 }
 
-QIcon cleanIcon() { return drawn(clean); }
+QIcon iconOf(Coat coat) { return drawn(coat == Coat::clean ? clean : seen); }
 
 QIcon iconOf(Mark mark) {
   return drawn([mark](QPainter& painter) { paintSwatch(painter, {8, 6, 24, 16}, mark); });

@@ -10,7 +10,7 @@ namespace trellis {
 
 QIcon iconOf(Tool tool);
 QIcon iconOf(Mark mark);
-QIcon cleanIcon();
+QIcon iconOf(Coat coat);  // of clean or seen
 QIcon iconOf(ZoneAs as);
 
 }  // namespace trellis

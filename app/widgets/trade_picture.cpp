@@ -21,8 +21,8 @@ constexpr double contact = 100;                                 // mm², flat
 
 }  // namespace
 
-TradePicture::TradePicture(Document& document, View& view, QWidget* parent)
-    : QWidget(parent), document_(document), view_(view) {
+TradePicture::TradePicture(Document& document, View& view, Notes& notes, QWidget* parent)
+    : QWidget(parent), document_(document), view_(view), notes_(notes) {
   setObjectName("tradeOff");
   setFocusPolicy(Qt::StrongFocus);
   setMinimumHeight(150);
@@ -33,6 +33,7 @@ TradePicture::TradePicture(Document& document, View& view, QWidget* parent)
          "every gap above. Drag the dot, or use the arrow keys. Usual figures, not measured on yours."));
   connect(&view, &View::selectionChanged, this, qOverload<>(&QWidget::update));
   connect(&document, &Document::changed, this, qOverload<>(&QWidget::update));
+  connect(&notes, &Notes::changed, this, qOverload<>(&QWidget::update));
 }
 
 double TradePicture::pixelOf(double gap) const { return left + gap / widest * (width() - left - right); }
@@ -80,6 +81,15 @@ void TradePicture::paintEvent(QPaintEvent*) {
   painter.drawPolyline(force);
   painter.setPen(QPen(t.floating, 2, Qt::DashLine));
   painter.drawPolyline(sag);
+  // What really became of rungs: filled where it came off by hand, crossed where it did not come off.
+  for (const OutcomeDot& real : dotsOf(notes_.ofThese(), LadderKind::gapAbove)) {
+    if (real.figure > widest) continue;
+    const QPointF at(pixelOf(real.figure), ground - 8);
+    painter.setPen(QPen(t.ink, 1.4));
+    painter.setBrush(real.came == CameOff::byHand ? QBrush(t.ink) : QBrush(Qt::NoBrush));
+    painter.drawEllipse(at, 4, 4);
+    if (real.came == CameOff::stayed) painter.drawLine(at - QPointF(5, 5), at + QPointF(5, 5));
+  }
   const TradeOff today = tradeOffAt(settings, std::min(now, widest), contact);
   const QPointF dot(pixelOf(today.gap), heightOf(today.force, hardest));
   painter.setPen(QPen(t.accent, 1));

@@ -25,18 +25,23 @@ struct Order {
   double (*badness)(const ShownTurning&);
 };
 constexpr Order orders[] = {
+    {QT_TR_NOOP("best first"), [](const ShownTurning&) { return 0.0; }},
     {QT_TR_NOOP("least support"), [](const ShownTurning& t) { return t.turning.supportVolume; }},
     {QT_TR_NOOP("least hanging"), [](const ShownTurning& t) { return t.turning.hanging; }},
     {QT_TR_NOOP("least scarred"), [](const ShownTurning& t) { return t.turning.scarred; }},
+    {QT_TR_NOOP("least where it is seen"), [](const ShownTurning& t) { return t.turning.seenScarred; }},
     {QT_TR_NOOP("most on the plate"), [](const ShownTurning& t) { return -t.turning.contact; }},
     {QT_TR_NOOP("lowest"), [](const ShownTurning& t) { return t.turning.height; }},
     {QT_TR_NOOP("least stepping"), [](const ShownTurning& t) { return t.turning.stepped; }},
+    {QT_TR_NOOP("least thin and leaning"), [](const ShownTurning& t) { return t.turning.thin; }},
     {QT_TR_NOOP("steadiest"), [](const ShownTurning& t) { return t.deflection; }},
 };
 
 QString squareCentimetres(double mm2) { return QString::number(mm2 / 100, 'f', 1) + " cm²"; }
 
-QString figuresOf(const ShownTurning& shown) {
+QString squareMillimetres(double mm2) { return QString::number(mm2, 'f', 1) + " mm²"; }
+
+QString figuresOf(const ShownTurning& shown, bool hasSeen) {
   const Turning& t = shown.turning;
   const auto row = [](const QString& name, const QString& value) {
     return QString("<tr><td>%1&nbsp;&nbsp;</td><td align='right'>%2</td></tr>").arg(name, value);
@@ -44,9 +49,12 @@ QString figuresOf(const ShownTurning& shown) {
   return "<table>" + row(QObject::tr("support, about"), QString::number(t.supportVolume / 1000, 'f', 1) + " cm³") +
          row(QObject::tr("hanging"), squareCentimetres(t.hanging)) +
          row(QObject::tr("scarred"), squareCentimetres(t.scarred)) +
+         (hasSeen ? row(QObject::tr("scarred where it is seen"), squareMillimetres(t.seenScarred)) : QString()) +
          row(QObject::tr("on the plate"), squareCentimetres(t.contact)) +
          row(QObject::tr("height"), QString::number(t.height, 'f', 1) + " mm") +
          row(QObject::tr("stepped faces"), squareCentimetres(t.stepped)) +
+         (hasSeen ? row(QObject::tr("stepped where it is seen"), squareMillimetres(t.seenStepped)) : QString()) +
+         row(QObject::tr("thin and leaning: curls, and breaks easily"), squareCentimetres(t.thin)) +
          row(QObject::tr("sways under 1 N by"), QString::number(shown.deflection, 'f', 2) + " mm") +
          row(QObject::tr("plate holds against"), shown.safetyFactor > 99
                                                      ? QObject::tr("over 99 N")
@@ -93,7 +101,9 @@ TurningStrip::TurningStrip(Document& document, View& view, QWidget* parent)
   connect(list_, &QListWidget::itemClicked, this, [this](QListWidgetItem* item) { take(list_->row(item)); });
   connect(list_, &QListWidget::itemActivated, this, [this](QListWidgetItem* item) { take(list_->row(item)); });
   connect(list_, &QListWidget::currentRowChanged, this, [this](int row) {
-    if (row >= 0) figures_->setText(figuresOf(view_.turnings()[shown_[static_cast<std::size_t>(row)]]));
+    if (row < 0 || view_.selectedPart() < 0) return;
+    const bool hasSeen = !document_.project()->parts[view_.selection().back()]->seen->empty();
+    figures_->setText(figuresOf(view_.turnings()[shown_[static_cast<std::size_t>(row)]], hasSeen));
   });
   connect(&view, &View::turningsChanged, this, &TurningStrip::refresh);
   connect(&document, &Document::changed, this, [this] {
@@ -108,11 +118,9 @@ void TurningStrip::refresh() {
   const Order& order = orders[order_->currentIndex()];
   shown_.resize(turnings.size());
   std::iota(shown_.begin(), shown_.end(), 0u);
-  if (order_->currentIndex() >
-      0)  // they come by least support, and by what stands better where that makes no difference
-    std::stable_sort(shown_.begin(), shown_.end(), [&](std::size_t a, std::size_t b) {
-      return order.badness(turnings[a]) < order.badness(turnings[b]);
-    });
+  std::stable_sort(shown_.begin(), shown_.end(), [&](std::size_t a, std::size_t b) {
+    return order.badness(turnings[a]) < order.badness(turnings[b]);
+  });
   list_->clear();
   tried_ = -1;
   for (const std::size_t i : shown_)

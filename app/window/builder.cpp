@@ -34,6 +34,10 @@ Builder::~Builder() = default;
 void Builder::forget() {
   sites_.clear();
   shown_ = {};
+  {
+    const std::lock_guard lock(recentGuard_);
+    recent_.clear();
+  }
   findings_.clear();
   early_.reset();
   trialPrint_.reset();
@@ -50,6 +54,15 @@ void Builder::forget() {
 void Builder::rebuild() {
   trying_->cancel();
   tryingFor_.reset();
+  // What was shown a moment ago, or is shown beside, is there at once.
+  if (std::optional<Shown> shown = known(keyOf(*asBuilt(document_.project())))) {
+    worker_->cancel();
+    shown->project = document_.project();
+    activity_.here([this, shown = *shown] {
+      if (shown.project == document_.project()) take(shown);
+    });
+    return;
+  }
   worker_->doOnly([this, wanted = document_.project()](const Progress& progress) {
     const auto ifWanted = [this, wanted](const std::function<void()>& show) {
       activity_.here([this, wanted, show] {
@@ -74,27 +87,50 @@ void Builder::rebuild() {
         Q_EMIT earlySupportsChanged();
       });
     };
-    Shown shown{wanted, buildProject(store_, wanted, progress, watch), nullptr, nullptr};
-    const Build& build = *shown.build;
-    shown.supports = std::make_shared<const SupportSolid>(solidOf(*build.support, build.trees, build.raft, progress));
-    shown.supportTree = std::make_shared<const MeshTree>(trellis::surfaceOf(*shown.supports));
-    activity_.here([this, shown] {
-      shown_ = shown;
-      ++revision_;
-      early_.reset();
-      findings_ = shown.build->findings;
-      for (Finding& finding : findings_) finding.remedies.clear();
-      remediesTried_ = false;
-      trialPrint_.reset();
-      if (shown.project == document_.project()) {
-        sites_.clear();
-        for (const PartBuild& part : shown.build->parts) sites_.push_back(part.sites);
-        Q_EMIT sitesChanged();
-      }
-      Q_EMIT shownChanged();
-      Q_EMIT trialPrintChanged();
-    });
+    const Shown shown = made(wanted, progress, watch);
+    activity_.here([this, shown] { take(shown); });
   });
+}
+
+void Builder::take(const Shown& shown) {
+  shown_ = shown;
+  ++revision_;
+  early_.reset();
+  findings_ = shown.build->findings;
+  for (Finding& finding : findings_) finding.remedies.clear();
+  remediesTried_ = false;
+  trialPrint_.reset();
+  if (shown.project == document_.project()) {
+    sites_.clear();
+    for (const PartBuild& part : shown.build->parts) sites_.push_back(part.sites);
+    Q_EMIT sitesChanged();
+  }
+  Q_EMIT shownChanged();
+  Q_EMIT trialPrintChanged();
+}
+
+std::optional<Shown> Builder::known(Key key) {
+  const std::lock_guard lock(recentGuard_);
+  for (const auto& [one, shown] : recent_)
+    if (one == key) return shown;
+  return std::nullopt;
+}
+
+Shown Builder::made(const ProjectPtr& project, const Progress& progress, const Watch& watch) {
+  constexpr std::size_t most = 8;
+  const Key key = keyOf(*asBuilt(project));
+  if (std::optional<Shown> shown = known(key)) {
+    shown->project = project;
+    return *shown;
+  }
+  Shown shown{project, buildProject(store_, project, progress, watch), nullptr, nullptr};
+  const Build& build = *shown.build;
+  shown.supports = std::make_shared<const SupportSolid>(solidOf(*build.support, build.trees, build.raft, progress));
+  shown.supportTree = std::make_shared<const MeshTree>(trellis::surfaceOf(*shown.supports));
+  const std::lock_guard lock(recentGuard_);
+  recent_.emplace_front(key, shown);
+  if (recent_.size() > most) recent_.pop_back();
+  return shown;
 }
 
 // Quietly: nobody waits for it, and the next stroke ends it.

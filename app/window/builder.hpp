@@ -5,8 +5,12 @@
 #include "app/window/document.hpp"
 #include "core/assess/build.hpp"
 #include "core/assess/removal.hpp"
+#include "core/results/build_project.hpp"
 #include "core/support/support_solid.hpp"
 #include "core/trial/trial_print.hpp"
+
+#include <deque>
+#include <mutex>
 
 namespace trellis {
 
@@ -35,6 +39,9 @@ class Builder : public QObject {
 
   // Another one whenever something of what is shown is another.
   std::uint64_t revision() const { return revision_; }
+
+  // What is shown of a project, made on the calling thread; that of the last few projects is kept.
+  Shown made(const ProjectPtr& project, const Progress& progress, const Watch& watch = {});
 
   void rebuild();
   void cancel();  // and all errands
@@ -69,6 +76,8 @@ class Builder : public QObject {
 
  private:
   void forget();
+  void take(const Shown& shown);
+  std::optional<Shown> known(Key key);
 
   Document& document_;
   Activity& activity_;
@@ -80,6 +89,8 @@ class Builder : public QObject {
   std::shared_ptr<const SupportSolid> early_;
   ProjectPtr earlyOf_;
   std::vector<std::shared_ptr<const Sites>> sites_;
+  std::mutex recentGuard_;
+  std::deque<std::pair<Key, Shown>> recent_;  // newest first
   std::shared_ptr<const TrialPrint> trialPrint_;
   BuildPtr triedBuild_;             // what was tried on trial or is being
   BuildPtr tryingFor_;              // whose remedies were tried or are being

@@ -54,6 +54,19 @@ void Document::keepSet(const KeptSet& set) {
   choose(set);
 }
 
+std::string Document::freeVariantName(const QString& kind, int first) const {
+  const std::vector<Variant> all = variantsOf(project());
+  for (int number = first;; ++number) {
+    const std::string name = QString("%1 %2").arg(kind).arg(number).toStdString();
+    if (std::none_of(all.begin(), all.end(), [&](const Variant& variant) { return variant.name == name; })) return name;
+  }
+}
+
+void Document::keepSetAside(const KeptSet& set) {
+  library_.keep(set);
+  Q_EMIT setsChanged();
+}
+
 void Document::renameSet(SetKind kind, const std::string& to) {
   library_.rename(kind, project()->sets.of(kind).name, to);
   choose(library_.named(kind, to));
@@ -118,11 +131,17 @@ void Document::touched() {
 }
 
 void Document::preview(const Operation& operation) {
+  previewTogether(QString::fromStdString(nameOf(operation)), {operation});
+}
+
+void Document::previewTogether(const QString& name, const std::vector<Operation>& operations) {
   history_.leavePreview();
   previewNotes_.clear();
   previewFacets_.clear();
   try {
-    history_.preview(nameOf(operation), performed(*project(), operation));
+    ProjectPtr next = project();
+    for (const Operation& operation : operations) next = performed(*next, operation);
+    history_.preview(name.toStdString(), next);
   } catch (const Error& error) {
     activity_.fail(error.what());
   }

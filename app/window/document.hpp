@@ -43,8 +43,12 @@ class Document : public QObject {
   QString undoName() const { return QString::fromStdString(history_.undoName()); }
   QString redoName() const { return QString::fromStdString(history_.redoName()); }
 
+  // A name that no variant has: "pin 1", or with the next number.
+  std::string freeVariantName(const QString& kind, int first) const;
+
   // Shows what an operation would give, until it is kept or left.
   void preview(const Operation& operation);
+  void previewTogether(const QString& name, const std::vector<Operation>& operations);
   void previewMending(std::size_t part, MendBy way);             // in the background
   void previewReplacing(std::size_t part, const QString& path);  // its mesh by another file's, in the background
   bool isPreviewing() const { return history_.isPreviewing(); }
@@ -59,7 +63,8 @@ class Document : public QObject {
   // again for the next new project.
   const SetLibrary& library() const { return library_; }
   void chooseSet(SetKind kind, const std::string& name);
-  void keepSet(const KeptSet& set);  // and chooses it
+  void keepSet(const KeptSet& set);       // and chooses it
+  void keepSetAside(const KeptSet& set);  // without choosing it
   void renameSet(SetKind kind, const std::string& to);
   void removeSet(SetKind kind);  // and chooses the first of the kind, or what ships under the name
   void takeSet(const QString& path);

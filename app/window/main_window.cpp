@@ -12,12 +12,14 @@
 #include "app/widgets/recovery_bar.hpp"
 #include "app/worksheets/build_sheet.hpp"
 #include "app/worksheets/check_sheet.hpp"
+#include "app/worksheets/compare_sheet.hpp"
 #include "app/worksheets/mark_sheet.hpp"
 #include "app/worksheets/place_sheet.hpp"
 #include "app/worksheets/study_sheet.hpp"
 
 #include <QButtonGroup>
 #include <QCloseEvent>
+#include <QDate>
 #include <QEventLoop>
 #include <QFileDialog>
 #include <QFileInfo>
@@ -45,7 +47,9 @@ bool isGcode(const QString& path) {
 
 }  // namespace
 
-QStringList MainWindow::sheetNames() { return {tr("Place"), tr("Study"), tr("Mark"), tr("Build"), tr("Check")}; }
+QStringList MainWindow::sheetNames() {
+  return {tr("Place"), tr("Study"), tr("Mark"), tr("Build"), tr("Check"), tr("Compare")};
+}
 
 MainWindow::MainWindow()
     : store_(std::make_unique<Store>()),
@@ -53,7 +57,10 @@ MainWindow::MainWindow()
       document_(std::make_unique<Document>(*activity_, *store_)),
       builder_(std::make_unique<Builder>(*document_, *activity_, *store_)),
       view_(std::make_unique<View>(*document_, *builder_, *activity_)),
-      hand_(std::make_unique<Hand>(*document_, *view_, *activity_)) {
+      hand_(std::make_unique<Hand>(*document_, *view_, *activity_)),
+      comparer_(std::make_unique<Comparer>(*document_, *builder_, *view_)),
+      sweeper_(std::make_unique<Sweeper>(*document_, *builder_, *store_)),
+      notes_(std::make_unique<Notes>(*document_)) {
   setAcceptDrops(true);
   layOut();
   makeCommands();
@@ -115,14 +122,15 @@ void MainWindow::layOut() {
   auto* study = new StudySheet(*document_, *builder_, *view_);
   connect(scene_, &SceneView::sitePointed, study, &StudySheet::pointTo);
   connect(scene_, &SceneView::sitePicked, study, &StudySheet::pickSite);
+  compare_ = new CompareSheet(*document_, *builder_, *view_, *activity_, {*comparer_, *sweeper_, *notes_});
   auto* check = new CheckSheet(*document_, *builder_, *view_);
   connect(check, &CheckSheet::gcodeAsked, this, &MainWindow::openGcodeByDialog);
   connect(check, &CheckSheet::reportAsked, this, &MainWindow::writeReport);
   connect(&scene_->switches(), &LayerSwitches::playAsked, strip_, &Strip::play);
   connect(&scene_->switches(), &LayerSwitches::hasteChosen, strip_, &Strip::setHaste);
-  for (QWidget* sheet :
-       std::initializer_list<QWidget*>{place, study, new MarkSheet(*document_, *builder_, *view_, *hand_, *activity_),
-                                       new BuildSheet(*document_, *builder_, *view_, *activity_), check})
+  for (QWidget* sheet : std::initializer_list<QWidget*>{
+           place, study, new MarkSheet(*document_, *builder_, *view_, *hand_, *activity_),
+           new BuildSheet(*document_, *builder_, *view_, *activity_, *notes_), check, compare_})
     sheets_->addWidget(sheet);
   auto* tabColumn = new QVBoxLayout;
   tabColumn->setContentsMargins(0, 12, 0, 0);
@@ -138,7 +146,7 @@ void MainWindow::layOut() {
   columns->addWidget(split, 1);
   columns->addWidget(sheets_);
   columns->addLayout(tabColumn);
-  tally_ = new TallyBar(*document_, *builder_, *activity_);
+  tally_ = new TallyBar(*document_, *builder_, *activity_, *notes_);
   connect(tally_, &TallyBar::findingsAsked, this, [this] { showSheet(4); });
   rows->addWidget(middle, 1);
   rows->addWidget(tally_);
@@ -311,7 +319,11 @@ void MainWindow::exportGcode() {
 
 bool MainWindow::exportTo(const QString& path) {
   if (!wasDone([&](const Activity::Done& done) { builder_->exportGcode(path, done); })) return false;
-  pointed_->setText(tr("G-code written to %1").arg(path));
+  if (!document_->isPreviewing())
+    document_->perform(KeepVersion{QDate::currentDate().toString(Qt::ISODate).toStdString(),
+                                   QFileInfo(path).fileName().toStdString()});
+  pointed_->setText(tr("G-code written to %1, as version %2")
+                        .arg(path, QString::fromStdString(codeOf(withoutShelf(document_->project())))));
   return true;
 }
 

@@ -13,8 +13,12 @@ class QStackedWidget;
 
 namespace trellis {
 
+class Comparer;
+class CompareSheet;
+class Notes;
 class SceneView;
 class Strip;
+class Sweeper;
 class TallyBar;
 
 class MainWindow : public QMainWindow {
@@ -30,6 +34,8 @@ class MainWindow : public QMainWindow {
   Hand& hand() { return *hand_; }
   SceneView& scene() { return *scene_; }
   Strip& strip() { return *strip_; }
+  Comparer& comparer() { return *comparer_; }
+  CompareSheet& compare() { return *compare_; }
   TallyBar& tally() { return *tally_; }
   void showSheet(int index);
   static QStringList sheetNames();
@@ -80,6 +86,10 @@ class MainWindow : public QMainWindow {
   std::unique_ptr<Builder> builder_;
   std::unique_ptr<View> view_;
   std::unique_ptr<Hand> hand_;
+  std::unique_ptr<Comparer> comparer_;
+  std::unique_ptr<Sweeper> sweeper_;
+  std::unique_ptr<Notes> notes_;
+  CompareSheet* compare_;
   SceneView* scene_;
   Strip* strip_;
   TallyBar* tally_;

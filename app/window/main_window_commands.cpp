@@ -3,7 +3,9 @@
 #include "app/scene/scene_view.hpp"
 #include "app/strip/strip.hpp"
 #include "app/tally/tally_bar.hpp"
+#include "app/widgets/variant_page.hpp"
 #include "app/window/main_window.hpp"
+#include "app/worksheets/compare_sheet.hpp"
 
 #include <QAbstractButton>
 #include <QApplication>
@@ -44,6 +46,16 @@ void MainWindow::makeCommands() {
         b.mark = kind;
         b.coat = Coat::support;
         if (!b.lays()) b.tool = Tool::ball;
+      });
+      showSheet(2);
+    };
+  };
+  const auto coat = [this](Coat which) {
+    return [this, which] {
+      changeBrush([which](Brush& b) {
+        b.mark = Mark::block;
+        b.coat = which;
+        if (!b.lays()) b.tool = Tool::face;
       });
       showSheet(2);
     };
@@ -149,15 +161,8 @@ void MainWindow::makeCommands() {
       {tr("Mark"), tr("Enforce"), QKeySequence("E"), mark(Mark::enforce)},
       {tr("Mark"), tr("Block"), QKeySequence("B"), mark(Mark::block)},
       {tr("Mark"), tr("Nothing (clear)"), QKeySequence("N"), mark(Mark::none)},
-      {tr("Mark"), tr("Keep clean"), QKeySequence("K"),
-       [this] {
-         changeBrush([](Brush& b) {
-           b.mark = Mark::block;
-           b.coat = Coat::clean;
-           if (!b.lays()) b.tool = Tool::face;
-         });
-         showSheet(2);
-       }},
+      {tr("Mark"), tr("Keep clean"), QKeySequence("K"), coat(Coat::clean)},
+      {tr("Mark"), tr("Will be seen"), QKeySequence("O"), coat(Coat::seen)},
       {tr("Mark"), tr("Swap enforce and block"), QKeySequence("X"),
        [this] {
          changeBrush([](Brush& b) {
@@ -219,6 +224,40 @@ void MainWindow::makeCommands() {
       {tr("View"), tr("One layer down"), QKeySequence("PgDown"), [this] { strip_->step(-1); }},
       {tr("View"), tr("Play the layers"), QKeySequence("P"), [this] { strip_->play(); }},
       {tr("View"), tr("Show all layers"), QKeySequence("Ctrl+Home"), [this] { view_->setRange(0, 1e9); }},
+      {tr("Build"),
+       tr("New variant"),
+       QKeySequence("Ctrl+Shift+N"),
+       [this] {
+         showSheet(5);
+         compare_->showPage(0);
+         compare_->variants().addVariant(true);
+       },
+       {},
+       hasParts},
+      {tr("Build"), tr("Pin what is there as a variant"), QKeySequence("J"), [this] { tally_->pin(); }, {}, hasParts},
+      {tr("Build"),
+       tr("A ladder, or a fragment of a part…"),
+       {},
+       [this] {
+         showSheet(5);
+         compare_->showPage(2);
+       }},
+      {tr("Build"),
+       tr("A sweep: every combination…"),
+       {},
+       [this] {
+         showSheet(5);
+         compare_->showPage(1);
+       },
+       {},
+       hasParts},
+      {tr("Build"),
+       tr("What became of a print…"),
+       {},
+       [this] {
+         showSheet(5);
+         compare_->showPage(3);
+       }},
       {tr("View"), tr("Breakdown"), QKeySequence("Ctrl+T"), [this] { tally_->toggleBreakdown(); }},
       {tr("Help"), tr("Keys"), QKeySequence::HelpContents, [this] { showShortcuts(); }},
   };

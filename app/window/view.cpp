@@ -80,13 +80,28 @@ void View::findTurnings() {
       });
     };
     progress.report(0.1, "looking for turnings");
-    const TurningSurvey survey(part->mesh, part->placement.scale,
-                               {hangsBeyond(settings), settings.number("layer.height")});
+    const TurningSurvey survey(part->mesh, part->placement.scale, turningRules(settings), *part->seen);
     const std::vector<Turning> first = survey.candidates(turningsShown, progress);
     show(first);
     progress.report(0.4, "refining turnings");
     show(survey.refined(first, progress));
   });
+}
+
+void View::setBeside(std::optional<Beside> beside) {
+  beside_ = std::move(beside);
+  Q_EMIT besideChanged();
+}
+
+void View::setCutBox(const std::optional<Box3>& box) {
+  cutBox_ = box;
+  Q_EMIT litChanged();
+}
+
+void View::setWipe(double share) {
+  if (!beside_) return;
+  beside_->wipe = std::clamp(share, 0.02, 0.98);
+  Q_EMIT besideChanged();
 }
 
 void View::select(std::vector<std::size_t> parts) {

@@ -25,6 +25,17 @@ struct OpenedGcode {
   std::shared_ptr<const TrialPrint> trial;
 };
 
+// Another variant, looked at beside the one in hand: its supports as outlines over these, in the other half of the
+// scene, or behind a line that can be dragged.
+enum class BesideMode { outlines, halves, wipe };
+struct Beside {
+  VariantId id;
+  QString name, here;  // its name, and that of the one in hand
+  Shown shown;
+  BesideMode mode = BesideMode::outlines;
+  double wipe = 0.5;  // share of the scene's width that shows the one in hand
+};
+
 class View : public QObject {
   Q_OBJECT
  public:
@@ -92,6 +103,14 @@ class View : public QObject {
   // The scene turns to a place and shows the layers up to it.
   void goTo(const Vec3& at);
 
+  const std::optional<Beside>& beside() const { return beside_; }
+  void setBeside(std::optional<Beside> beside);
+  void setWipe(double share);
+
+  // What a fragment is to be cut out of the selected part by, on the plate; drawn while it is chosen.
+  const std::optional<Box3>& cutBox() const { return cutBox_; }
+  void setCutBox(const std::optional<Box3>& box);
+
   // Shows a file instead of the project's layers, until it is closed. Reads in the background.
   void openGcode(const QString& path);
   void closeGcode();
@@ -107,6 +126,7 @@ class View : public QObject {
   void cutawayChanged();
   void rangeChanged();
   void gcodeChanged();
+  void besideChanged();
   void wentTo(const Vec3& at);
 
  private:
@@ -127,6 +147,8 @@ class View : public QObject {
   std::pair<double, double> range_{0, 1e9};
   double drawnShare_ = 1;
   std::optional<OpenedGcode> gcode_;
+  std::optional<Beside> beside_;
+  std::optional<Box3> cutBox_;
 };
 
 }  // namespace trellis

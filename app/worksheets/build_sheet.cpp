@@ -56,8 +56,9 @@ QString savedWords(const Shown& shown) {
 
 }  // namespace
 
-BuildSheet::BuildSheet(Document& document, Builder& builder, View& view, Activity& activity, QWidget* parent)
-    : Worksheet(tr("Build"), document, view, parent), builder_(builder) {
+BuildSheet::BuildSheet(Document& document, Builder& builder, View& view, Activity& activity, Notes& notes,
+                       QWidget* parent)
+    : Worksheet(tr("Build"), document, view, parent), builder_(builder), notes_(notes) {
   column_->addWidget(new SetLines(document, view, activity));
   column_->addWidget(new SettingFinder(document, view));
   scope_ = new QComboBox;
@@ -76,7 +77,12 @@ BuildSheet::BuildSheet(Document& document, Builder& builder, View& view, Activit
   addSection(tr("Release"));
   column_->addWidget(new PresetEditor(document, view, PresetKind::release, tr("Preset")));
   column_->addWidget(new GapDrawing(document, view));
-  column_->addWidget(new TradePicture(document, view));
+  column_->addWidget(new TradePicture(document, view, notes));
+  learnt_ = addQuiet("");
+  learnt_->setObjectName("learnt");
+  connect(&document, &Document::changed, this, &BuildSheet::refreshLearnt);
+  connect(&notes, &Notes::changed, this, &BuildSheet::refreshLearnt);
+  refreshLearnt();
   addSettings({"support.gap.above", "support.gap.below", "support.gap.beside", "support.gap.slope"});
   addAdvice({"support.gap.above", "support.gap.below", "support.gap.beside"});
   addSection(tr("Interface and body"));
@@ -115,6 +121,23 @@ BuildSheet::BuildSheet(Document& document, Builder& builder, View& view, Activit
   connect(&view, &View::selectionChanged, this, &BuildSheet::refresh);
   connect(&builder, &Builder::shownChanged, this, &BuildSheet::refresh);
   refresh();
+}
+
+// Of figures in force that a print taught, which one it was.
+void BuildSheet::refreshLearnt() {
+  QStringList words;
+  const std::vector<BenchNote> notes = notes_.ofThese();
+  for (const char* key : {"support.gap.above", "support.gap.below", "support.gap.beside",
+                          "support.interface.upper.spacing", "support.free_lean", "support.bridge_limit"}) {
+    const SettingRow& row = settingRow(key);
+    if (const auto from = learntFrom(notes, key, document_.settings().number(key)))
+      words << tr("%1 %2 %3, %4")
+                   .arg(QString::fromStdString(row.label))
+                   .arg(document_.settings().number(key))
+                   .arg(QString::fromStdString(row.unit), QString::fromStdString(wordsOf(*from)));
+  }
+  learnt_->setText(words.join("\n"));
+  learnt_->setVisible(!words.isEmpty());
 }
 
 void BuildSheet::refresh() {

@@ -2,6 +2,7 @@
 // Build: what asks for support, how it stands, and how it lets go.
 #pragma once
 
+#include "app/window/notes.hpp"
 #include "app/worksheets/worksheet.hpp"
 
 class QComboBox;
@@ -11,13 +12,16 @@ namespace trellis {
 class BuildSheet : public Worksheet {
   Q_OBJECT
  public:
-  BuildSheet(Document& document, Builder& builder, View& view, Activity& activity, QWidget* parent = nullptr);
+  BuildSheet(Document& document, Builder& builder, View& view, Activity& activity, Notes& notes,
+             QWidget* parent = nullptr);
 
  private:
   void refresh();
-  QLabel *notice_, *suits_, *pieces_, *own_, *saved_;
+  void refreshLearnt();
+  QLabel *learnt_, *notice_, *suits_, *pieces_, *own_, *saved_;
   QComboBox* scope_;
   Builder& builder_;
+  Notes& notes_;
 };
 
 }  // namespace trellis

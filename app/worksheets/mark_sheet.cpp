@@ -27,7 +27,11 @@ namespace {
 
 constexpr double smallest = 0.3, largest = 60;  // mm across
 constexpr int sliderSteps = 200;
-constexpr int cleanButton = 3;  // beside those of marks
+constexpr int firstCoat = 2;  // the button of a coat is its number over that of the last mark
+
+int buttonOf(const Brush& brush) {
+  return brush.coat == Coat::support ? static_cast<int>(brush.mark) : firstCoat + static_cast<int>(brush.coat);
+}
 
 QToolButton* pictured(const QString& name, const QIcon& icon, const QString& help) {
   auto* button = new QToolButton;
@@ -119,17 +123,24 @@ void MarkSheet::addMarks() {
     marks_->addButton(button, static_cast<int>(mark));
     kinds->addWidget(button);
   }
-  QToolButton* clean = pictured(tr("clean"), cleanIcon(),
-                                tr("Keeps what is marked free of any contact: no support, and nothing stands on it. "
-                                   "With Ctrl it may be touched again. Key K."));
-  marks_->addButton(clean, cleanButton);
-  kinds->addWidget(clean);
+  const std::tuple<Coat, QString, QString> rowsOfCoats[] = {
+      {Coat::clean, tr("clean"),
+       tr("Keeps what is marked free of any contact: no support, and nothing stands on it. With Ctrl it may be touched "
+          "again. Key K.")},
+      {Coat::seen, tr("seen"),
+       tr("This will be looked at: support goes elsewhere where that carries as much, and a scar here counts tenfold. "
+          "Softer than clean. With Ctrl it is not seen. Key O.")}};
+  for (const auto& [coat, name, help] : rowsOfCoats) {
+    QToolButton* button = pictured(name, iconOf(coat), help);
+    marks_->addButton(button, firstCoat + static_cast<int>(coat));
+    kinds->addWidget(button);
+  }
   markRows_ = boxed(kinds);
   column_->addWidget(markRows_);
   connect(marks_, &QButtonGroup::idClicked, this, [this](int id) {
     change([id](Brush& brush) {
-      brush.coat = id == cleanButton ? Coat::clean : Coat::support;
-      brush.mark = id == cleanButton ? Mark::block : static_cast<Mark>(id);
+      brush.coat = id > firstCoat ? static_cast<Coat>(id - firstCoat) : Coat::support;
+      brush.mark = id > firstCoat ? Mark::block : static_cast<Mark>(id);
     });
   });
 }
@@ -304,8 +315,8 @@ void MarkSheet::addWhole() {
   auto* line = new QHBoxLayout;
   auto* what = new QComboBox;
   what->setObjectName("clearWhat");
-  what->addItems({tr("all marks"), tr("enforcers"), tr("blockers"), tr("clean faces"), tr("zones"), tr("props"),
-                  tr("site choices")});
+  what->addItems({tr("all marks"), tr("enforcers"), tr("blockers"), tr("clean faces"), tr("seen faces"), tr("zones"),
+                  tr("props"), tr("site choices")});
   auto* button = new QPushButton(tr("Clear"));
   button->setObjectName("clearThem");
   line->addWidget(what, 1);
@@ -328,7 +339,8 @@ void MarkSheet::clear(Clearing what) {
 MarkSheet::Amounts MarkSheet::amountsOf(const Part& part, const Affine& toPlate) {
   Amounts amounts{markedArea(*part.mesh, toPlate, *part.marks, Mark::enforce),
                   markedArea(*part.mesh, toPlate, *part.marks, Mark::block),
-                  markedArea(*part.mesh, toPlate, *part.clean, Mark::block)};
+                  markedArea(*part.mesh, toPlate, *part.clean, Mark::block),
+                  markedArea(*part.mesh, toPlate, *part.seen, Mark::block)};
   const Shown& shown = builder_.shown();
   const std::size_t p = view_.selection().back();
   if (!shown.build || builder_.isStale() || p >= shown.build->parts.size()) return amounts;
@@ -352,7 +364,7 @@ void MarkSheet::refreshIdle() {
 void MarkSheet::refresh() {
   const Brush& brush = hand_.brush();
   if (QAbstractButton* button = tools_->button(static_cast<int>(brush.tool))) button->setChecked(true);
-  marks_->button(brush.coat == Coat::clean ? cleanButton : static_cast<int>(brush.mark))->setChecked(true);
+  marks_->button(buttonOf(brush))->setChecked(true);
   tint_->refresh();
   zoneAs_->button(static_cast<int>(brush.zoneAs))->setChecked(true);
   {
@@ -394,11 +406,12 @@ void MarkSheet::refresh() {
   const Part& part = *document_.project()->parts[view_.selection().back()];
   const Affine toPlate = transformOf(part.placement, *part.mesh);
   const Amounts amounts = amountsOf(part, toPlate);
-  laid_->setText(tr("%1: %2 mm² enforced, %3 mm² blocked, %4 mm² kept clean")
+  laid_->setText(tr("%1: %2 mm² enforced, %3 mm² blocked, %4 mm² kept clean, %5 mm² seen")
                      .arg(QString::fromStdString(shortName(part.name)))
                      .arg(amounts.enforced, 0, 'f', 0)
                      .arg(amounts.blocked, 0, 'f', 0)
-                     .arg(amounts.clean, 0, 'f', 0));
+                     .arg(amounts.clean, 0, 'f', 0)
+                     .arg(amounts.seen, 0, 'f', 0));
 }
 
 }  // namespace trellis

@@ -37,7 +37,7 @@ class MarkSheet : public Worksheet {
   void refresh();
   void refreshIdle();
   struct Amounts {
-    double enforced, blocked, clean;  // mm²
+    double enforced, blocked, clean, seen;  // mm²
   };
   Amounts amountsOf(const Part& part, const Affine& toPlate);
 

@@ -4,6 +4,7 @@
 
 #include "core/assess/finding.hpp"
 #include "core/assess/stability.hpp"
+#include "core/assess/turnings.hpp"
 #include "core/base/size.hpp"
 #include "core/document/twin.hpp"
 #include "core/gcode/print.hpp"
@@ -23,6 +24,7 @@ struct PartJudgement {
   std::shared_ptr<const Stability> stability;
   std::shared_ptr<const HoldAdvice> holdAdvice;  // null where it stands well
   std::shared_ptr<const Symmetry> symmetry;      // null where nothing is decided
+  std::shared_ptr<const Turning> unscarred;      // leaves the least on seen faces; null where nothing is left there
   std::shared_ptr<const TwinLeftOut> leftOut;    // null where the part has no two like sides
 };
 

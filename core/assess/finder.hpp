@@ -50,6 +50,7 @@ void findIdleDecisions(Finder& f);
 void findWhatIsBare(Finder& f);
 void findInSupports(Finder& f);
 void findWhatIsDear(Finder& f);
+void findSpoiltFaces(Finder& f);
 
 inline constexpr double worthSaying = 0.5;  // mm² of surface; less is the rim of a brush stroke
 

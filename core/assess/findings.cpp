@@ -115,6 +115,7 @@ Findings findProblems(const Project& project, const Build& build) {
   findIdleDecisions(finder);
   findWhatIsBare(finder);
   findInSupports(finder);
+  findSpoiltFaces(finder);
   findWhatIsDear(finder);
   for (Finding& finding : finder.found) markAccepted(project, finding);
   joinAlike(finder.found);

@@ -32,6 +32,8 @@ std::string inWords(const LostMarks& lost) {
       return fmt::format("{:.0f} mm² of blocker", lost.area);
     case LostKind::clean:
       return fmt::format("{:.0f} mm² of clean face", lost.area);
+    case LostKind::seen:
+      return fmt::format("{:.0f} mm² of seen face", lost.area);
     case LostKind::prop:
       return "a prop";
     case LostKind::site:

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/assess/report.hpp"
 
+#include "core/assess/comparison.hpp"
 #include "core/assess/scar_map.hpp"
 #include "core/assess/structure_advice.hpp"
 
@@ -42,6 +43,8 @@ Json remediesOf(const Finding& finding) {
 Json scarsJson(const Scars& scars) {
   Json json = Json::object();
   for (std::size_t i = 0; i < scarCount; ++i) json[nameOf(static_cast<Scar>(i))] = tidy(scars.areas[i]);
+  json["seen"] = tidy(scars.allSeen());
+  json["seen_spoilt"] = tidy(scars.spoilt());
   return json;
 }
 
@@ -238,6 +241,7 @@ Json reportOf(const Build& build, const Settings& settings, const Findings& find
                                 {"removal_s", tidy(price.removal)},
                                 {"scars_mm2", scarsJson(scarsOf(build, price.cause))}});
   report["scars_mm2"] = scarsJson(scarsOf(build));
+  report["figures"] = byRow(figuresOf(settings, build));
   report["removal"] = removalJson(*build.removal);
   report["findings"] = Json::array();
   for (const Finding& finding : findings)

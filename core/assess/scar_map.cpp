@@ -12,12 +12,34 @@ Scar scarOfSite(const Build& build, std::size_t site) {
   return scarOf(scarBedOf(build.rules[build.demand[site]->rules].settings, build.trees[site] != nullptr));
 }
 
+// mm² of a site's contact on seen faces: trees touch with their tips alone.
+double seenContact(const Build& build, std::size_t site) {
+  const DemandSite& demand = *build.demand[site];
+  if (demand.seen.empty()) return 0;
+  Polygons touched;
+  if (build.trees[site])
+    for (const Tip& tip : build.trees[site]->tips)
+      if (!tip.ghost) touched.push_back(disc(tip.at, tip.radius));
+  if (build.trees[site]) touched = unite(touched);
+  double sum = 0;
+  for (const Polygons& layer : demand.seen) sum += area(build.trees[site] ? intersect(layer, touched) : layer);
+  return sum;
+}
+
 template <typename Counts>
 Scars sumWhere(const Build& build, const Counts& counts) {
   Scars scars;
-  for (std::size_t site = 0; site < build.demand.size(); ++site)
-    for (const Contact& contact : build.demand[site]->contacts)
-      if (counts(contact.cause)) scars.areas[static_cast<std::size_t>(scarOfSite(build, site))] += contact.area;
+  for (std::size_t site = 0; site < build.demand.size(); ++site) {
+    double all = 0, counted = 0;
+    for (const Contact& contact : build.demand[site]->contacts) {
+      all += contact.area;
+      if (counts(contact.cause)) counted += contact.area;
+    }
+    if (counted <= 0) continue;
+    const auto scar = static_cast<std::size_t>(scarOfSite(build, site));
+    scars.areas[scar] += counted;
+    scars.seen[scar] += seenContact(build, site) * counted / all;
+  }
   return scars;
 }
 
@@ -63,6 +85,10 @@ Polygons hatchOf(const ScarPatch& patch) {
 
 Scars scarsOf(const Build& build, const Cause& cause) {
   return sumWhere(build, [&](const Cause& other) { return other == cause; });
+}
+
+Scars scarsOn(const Build& build, std::size_t part) {
+  return sumWhere(build, [&](const Cause& cause) { return cause.part == part; });
 }
 
 Scars scarsOf(const Build& build) {

@@ -5,6 +5,7 @@
 #include "core/document/settle.hpp"
 #include "core/mesh/inspect.hpp"
 #include "core/mesh/ray.hpp"
+#include "core/settings/rules.hpp"
 
 #include <Eigen/Eigenvalues>
 
@@ -21,15 +22,27 @@ constexpr std::size_t facesTried = 40;
 constexpr double alike = 0.985;                // cosine of 10°: turnings nearer than that are one
 constexpr double steepest = 20, flattest = 2;  // degrees from level between which steps show
 
+constexpr double thinBelow = 1.3;          // mm, three lines side by side
+constexpr double upright = 15, flat = 70;  // degrees from vertical between which something thin leans
+// What is less than this share of the seen faces makes no difference.
+constexpr double littleSeen = 0.002;
+
 struct Surface {
   Vec3f normal;  // unit
   float area;    // mm²
+  float seen;    // mm² of it
 };
 
 struct Sample {
   Vec3 at;
   Vec3 normal;
   double area;  // mm² it stands for
+  bool isSeen, isThin;
+};
+
+// What makes no difference: mm³ of support, mm² of scar on seen faces.
+struct Little {
+  double support, seen;
 };
 
 Vec3 directionOf(std::size_t i, std::size_t count) {  // a Fibonacci spiral
@@ -43,16 +56,27 @@ Vec3 turnFor(const Vec3& up) {
 }
 Vec3 upOf(const Turning& turning) { return turnOf(turning.turn).transpose() * Vec3::UnitZ(); }
 
-// Less support first. Less than `little` mm³ makes no difference: then what stands broader, then what is lower.
-bool better(const Turning& a, const Turning& b, double little) {
+// Less of a scar on seen faces first, then less support, then what stands broader, then what is lower.
+bool better(const Turning& a, const Turning& b, const Little& little) {
   const auto order = [&](const Turning& t) {
-    return std::tuple(t.supportVolume < little ? 0.0 : t.supportVolume, -t.contact, t.height);
+    return std::tuple(t.seenScarred < little.seen ? 0.0 : t.seenScarred,
+                      t.supportVolume < little.support ? 0.0 : t.supportVolume, -t.contact, t.height);
   };
   return order(a) < order(b);
 }
 
+// Of a facet's area, by its tree of marks; a scale changes no share.
+double shareSeen(const Corners& corners, std::string_view tree) {
+  if (tree.empty()) return 0;
+  const auto areaOf = [](const Corners& c) { return (c[1] - c[0]).cross(c[2] - c[0]).norm(); };
+  double marked = 0;
+  forEachLeaf(corners, tree, [&](const Corners& leaf, Mark) { marked += areaOf(leaf); });
+  const double all = areaOf(corners);
+  return all > 0 ? marked / all : 0;
+}
+
 // The best of those that point nearly the same way.
-std::vector<Turning> distinct(std::vector<Turning> turnings, std::size_t count, double little) {
+std::vector<Turning> distinct(std::vector<Turning> turnings, std::size_t count, const Little& little) {
   std::stable_sort(turnings.begin(), turnings.end(),
                    [&](const Turning& a, const Turning& b) { return better(a, b, little); });
   std::vector<Turning> kept;
@@ -67,6 +91,8 @@ std::vector<Turning> distinct(std::vector<Turning> turnings, std::size_t count, 
 
 }  // namespace
 
+TurningRules turningRules(const Settings& settings) { return {hangsBeyond(settings), settings.number("layer.height")}; }
+
 struct TurningSurvey::Samples {
   MeshPtr mesh;  // scaled
   MeshTreePtr tree;
@@ -74,27 +100,41 @@ struct TurningSurvey::Samples {
   std::vector<Sample> points;
   std::vector<Vec3> axes;  // principal
   std::vector<RestingFace> faces;
+  Marks seen;
+  Vec3 scale;
+  MeshPtr unscaled;
   double hangs, layer;  // sine of the free lean; mm
-  double little;        // mm³ of support that makes no difference: a hundredth of the part
+
+  bool seenAt(const RayHit& hit) const {
+    const std::string_view marked = seen.tree(hit.facet);
+    return !marked.empty() &&
+           markAt(unscaled->corners(hit.facet), marked, hit.point.cwiseQuotient(scale)) != Mark::none;
+  }
+  Little little;
 };
 
-TurningSurvey::TurningSurvey(const MeshPtr& mesh, const Vec3& scale, const TurningRules& rules) {
+TurningSurvey::TurningSurvey(const MeshPtr& mesh, const Vec3& scale, const TurningRules& rules, const Marks& seen) {
   auto samples = std::make_unique<Samples>();
   samples->mesh = transformed(*mesh, Affine(Eigen::Scaling(scale)));
   samples->tree = treeOf(samples->mesh);
   samples->faces = restingFaces(*mesh, scale);
+  samples->seen = seen;
+  samples->scale = scale;
+  samples->unscaled = mesh;
   samples->hangs = std::sin(toRadians(rules.freeLean));
   samples->layer = rules.layerHeight;
-  samples->little = std::max(1.0, std::abs(inspect(*samples->mesh).volume) / 100);
-  double whole = 0;
+  double whole = 0, looked = 0;
   for (std::size_t f = 0; f < samples->mesh->facets.size(); ++f) {
     const auto [a, b, c] = samples->mesh->corners(f);
     const Vec3 cross = (b - a).cross(c - a);
     const double area = cross.norm() / 2;
-    samples->surfaces.push_back(
-        {area > 0 ? Vec3f((cross / (2 * area)).cast<float>()) : Vec3f(Vec3f::Zero()), static_cast<float>(area)});
+    const double share = shareSeen(mesh->corners(f), seen.tree(static_cast<std::uint32_t>(f)));
+    samples->surfaces.push_back({area > 0 ? Vec3f((cross / (2 * area)).cast<float>()) : Vec3f(Vec3f::Zero()),
+                                 static_cast<float>(area), static_cast<float>(area * share)});
     whole += area;
+    looked += area * share;
   }
+  samples->little = {std::max(1.0, std::abs(inspect(*samples->mesh).volume) / 100), littleSeen * looked};
   // Points along the facets in their order, one for every equal share of area, by a fixed sequence inside each.
   const double share = whole / static_cast<double>(samplesWanted);
   double owed = share / 2;
@@ -107,8 +147,12 @@ TurningSurvey::TurningSurvey(const MeshPtr& mesh, const Vec3& scale, const Turni
              v = std::fmod(0.5 + 0.5698402909980532 * static_cast<double>(drawn), 1.0);
       ++drawn;
       if (u + v > 1) std::tie(u, v) = std::pair(1 - u, 1 - v);
-      const Vec3 at = a + u * (b - a) + v * (c - a);
-      samples->points.push_back({at, samples->surfaces[f].normal.cast<double>(), share});
+      const Vec3 at = a + u * (b - a) + v * (c - a), normal = samples->surfaces[f].normal.cast<double>();
+      const auto through = samples->tree->firstHit(at - normal * 0.01, -normal);
+      const std::string_view tree = seen.tree(static_cast<std::uint32_t>(f));
+      samples->points.push_back({at, normal, share,
+                                 !tree.empty() && markAt(mesh->corners(f), tree, at.cwiseQuotient(scale)) != Mark::none,
+                                 through && through->distance < thinBelow});
       const Vec3 out = at - samples->mesh->bounds.center();
       spreadOut += out * out.transpose();
     }
@@ -142,20 +186,29 @@ Turning TurningSurvey::estimate(const Vec3& up) const {
     const auto area = static_cast<double>(s.surfaces[f].area);
     if (tilt < down && s.mesh->vertices[s.mesh->facets[f][0]].dot(upward) < plate)
       turning.contact += area;
-    else if (tilt < hangs)
+    else if (tilt < hangs) {
       leaning += area;
-    if (std::abs(tilt) > stepLow && std::abs(tilt) < stepHigh) turning.stepped += area;
+      turning.seenScarred += static_cast<double>(s.surfaces[f].seen);
+    }
+    if (std::abs(tilt) > stepLow && std::abs(tilt) < stepHigh) {
+      turning.stepped += area;
+      turning.seenStepped += static_cast<double>(s.surfaces[f].seen);
+    }
   }
   turning.hanging = turning.scarred = leaning;
   const double floor = static_cast<double>(low);
+  const double thinLow = std::sin(toRadians(upright)), thinHigh = std::sin(toRadians(flat));
   for (const Sample& sample : s.points) {
     const double tilt = sample.normal.dot(up);
     const double above = sample.at.dot(up) - floor;
+    if (sample.isThin && std::abs(tilt) > thinLow && std::abs(tilt) < thinHigh) turning.thin += sample.area;
     if (tilt >= -s.hangs || above < s.layer / 4) continue;
     const auto hit = s.tree->firstHit(sample.at - up * 0.01, -up);
     const double column = hit ? hit->distance : above;
     turning.supportVolume += sample.area * -tilt * column;
-    if (hit) turning.scarred += sample.area * -tilt;
+    if (!hit) continue;
+    turning.scarred += sample.area * -tilt;
+    if (s.seenAt(*hit)) turning.seenScarred += sample.area * -tilt;
   }
   return turning;
 }

@@ -4,6 +4,8 @@
 
 #include "core/base/progress.hpp"
 #include "core/document/placement.hpp"
+#include "core/marks/marks.hpp"
+#include "core/settings/settings.hpp"
 
 namespace trellis {
 
@@ -11,6 +13,8 @@ struct TurningRules {
   double freeLean = 45;      // degrees
   double layerHeight = 0.2;  // mm
 };
+
+TurningRules turningRules(const Settings& settings);
 
 // A part turned some way, with estimates. Areas are mm² of surface.
 struct Turning {
@@ -21,13 +25,16 @@ struct Turning {
   double height = 0;         // mm
   double scarred = 0;        // hanging surface and what columns stand on
   double stepped = 0;        // rises or falls by 2° to 20°, where layers show as steps
+  double thin = 0;           // thinner than three lines and leaning: it curls, and its layers break apart easily
+  double seenScarred = 0;    // of what is scarred, on seen faces
+  double seenStepped = 0;    // of what is stepped
 };
 
 // Estimates turnings of one mesh at one scale. Columns are cast from a few thousand points spread evenly over
 // the surface, always the same ones; areas and heights are exact. Safe to ask from several threads.
 class TurningSurvey {
  public:
-  TurningSurvey(const MeshPtr& mesh, const Vec3& scale, const TurningRules& rules);
+  TurningSurvey(const MeshPtr& mesh, const Vec3& scale, const TurningRules& rules, const Marks& seen = {});
   ~TurningSurvey();
   TurningSurvey(const TurningSurvey&) = delete;
   TurningSurvey& operator=(const TurningSurvey&) = delete;
@@ -35,10 +42,10 @@ class TurningSurvey {
   // up is the direction of the scaled mesh that points up, unit. Turning about it changes nothing.
   Turning estimate(const Vec3& up) const;
 
-  // Distinct turnings by estimated support, least first: faces of the hull, principal axes and a spread over
-  // the sphere.
+  // Distinct turnings by estimated support, least first, but those first of all that scar seen faces least: faces of
+  // the hull, principal axes and a spread over the sphere.
   std::vector<Turning> candidates(std::size_t count, const Progress& progress) const;
-  // The same turnings, each moved to the least support nearby.
+  // The same turnings, each moved to the best nearby.
   std::vector<Turning> refined(const std::vector<Turning>& turnings, const Progress& progress) const;
 
  private:

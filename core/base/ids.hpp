@@ -18,5 +18,6 @@ struct Id {
 using PartId = Id<struct PartKind>;
 using ZoneId = Id<struct ZoneKind>;
 using PropId = Id<struct PropKind>;
+using VariantId = Id<struct VariantKind>;
 
 }  // namespace trellis

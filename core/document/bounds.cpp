@@ -109,6 +109,10 @@ void checkBounds(const Project& project) {
                       "or the part smaller or lower.",
                       part->name, top / layer, layer, bounds::layers));
   }
+  if (project.shelf.variants.size() >= bounds::variants)
+    throw Error(fmt::format("A project can have {} variants. Remove one first.", bounds::variants));
+  if (project.shelf.versions.size() > bounds::versions)
+    throw Error(fmt::format("A project can have {} versions.", bounds::versions));
   if (decisions > bounds::decisions)
     throw Error(fmt::format("A project can have {} zones and props; this would be {}.", bounds::decisions, decisions));
 }

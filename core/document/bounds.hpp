@@ -11,6 +11,7 @@ namespace bounds {
 
 inline constexpr std::size_t parts = 2'000;
 inline constexpr std::size_t decisions = 10'000;  // zones and props of all parts together
+inline constexpr std::size_t variants = 100, versions = 10'000;
 inline constexpr std::size_t layers = 100'000;
 inline constexpr std::size_t text = 10'000;  // characters of a name, a note, a setting
 inline constexpr std::size_t strokePoints = 100'000;

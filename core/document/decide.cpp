@@ -117,10 +117,11 @@ ProjectPtr applyTo(const Project& project, const LayMark& lay) {
     return withPart(project, lay.part, std::move(part));
   }
   canvas.clean = nullptr;
+  MarksPtr& coat = part.*marksOf(lay.coat);
   if (const auto* face = std::get_if<FaceStroke>(&lay.stroke); face && faceAt(canvas, *face).empty())
     onSurface(part, face->at);
-  part.clean = laid(*part.clean, lay.mark == Mark::none ? Mark::none : Mark::block);
-  if (lay.mark != Mark::none) part.marks = laid(*part.marks, Mark::none);
+  coat = laid(*coat, lay.mark == Mark::none ? Mark::none : Mark::block);
+  if (lay.coat == Coat::clean && lay.mark != Mark::none) part.marks = laid(*part.marks, Mark::none);
   return withPart(project, lay.part, std::move(part));
 }
 
@@ -158,6 +159,9 @@ ProjectPtr applyTo(const Project& project, const ClearDecisions& clear) {
       break;
     case Clearing::clean:
       part.clean = std::make_shared<const Marks>();
+      break;
+    case Clearing::seen:
+      part.seen = std::make_shared<const Marks>();
       break;
     case Clearing::zones:
       part.zones.clear();
@@ -273,13 +277,15 @@ std::string named(const LayMark& lay) {
   const char* brush = brushes[lay.stroke.index()];
   if (lay.coat == Coat::clean)
     return lay.mark == Mark::none ? fmt::format("{} may be touched", brush) : fmt::format("keep a {} clean", brush);
+  if (lay.coat == Coat::seen)
+    return lay.mark == Mark::none ? fmt::format("{} is not seen", brush) : fmt::format("a seen {}", brush);
   return fmt::format("{} {}{}", nameOf(lay.mark), brush, lay.twin || lay.findTwin ? " and its twin" : "");
 }
 std::string named(const LayTwin&) { return "lay the twin"; }
 std::string named(const SetTint& set) { return fmt::format("settings of tint {}", set.tint); }
 std::string named(const ClearDecisions& clear) {
-  constexpr std::array<const char*, 7> what{"all marks", "enforce marks", "block marks", "clean faces",
-                                            "zones",     "props",         "site choices"};
+  constexpr std::array<const char*, 8> what{"all marks",  "enforce marks", "block marks", "clean faces",
+                                            "seen faces", "zones",         "props",       "site choices"};
   return std::string("clear ") + what[static_cast<std::size_t>(clear.what)];
 }
 std::string named(const AddZone& add) { return fmt::format("add {} zone", nameOf(add.zone.as)); }
@@ -307,13 +313,17 @@ std::string named(const DecideSite& decide) {
 }
 
 void carryDecisions(const Part& part, const MeshPtr& mesh, Part& result, const Progress& progress) {
-  Carried marks = carryMarks(part.mesh, *part.marks, mesh, progress);
-  Carried clean = carryMarks(part.mesh, *part.clean, mesh, progress);
-  for (LostMarks& lost : clean.lost) lost.kind = LostKind::clean;
-  result.marks = std::move(marks.marks);
-  result.clean = std::move(clean.marks);
-  result.lostMarks = std::move(marks.lost);
-  result.lostMarks.insert(result.lostMarks.end(), clean.lost.begin(), clean.lost.end());
+  result.lostMarks.clear();
+  for (const auto& [coat, lostAs] : {std::pair(Coat::support, std::optional<LostKind>()),
+                                     {Coat::clean, LostKind::clean},
+                                     {Coat::seen, LostKind::seen}}) {
+    Carried carried = carryMarks(part.mesh, *(part.*marksOf(coat)), mesh, progress);
+    result.*marksOf(coat) = std::move(carried.marks);
+    for (LostMarks& lost : carried.lost) {
+      if (lostAs) lost.kind = *lostAs;
+      result.lostMarks.push_back(lost);
+    }
+  }
   const MeshTreePtr tree = treeOf(mesh);
   const auto keepThoseOnSurface = [&](auto& decisions, LostKind kind) {
     std::erase_if(decisions, [&](auto& decision) {

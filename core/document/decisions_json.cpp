@@ -3,6 +3,7 @@
 
 #include "core/base/bytes.hpp"
 #include "core/document/bounds.hpp"
+#include "core/document/shelf_json.hpp"
 
 #include <fmt/format.h>
 
@@ -32,7 +33,7 @@ void readOverrides(Overrides& overrides, const Json& values, bool lenient, const
 }
 
 // Words for enumerators, in their order.
-constexpr std::array<const char*, 5> lostNames{"enforce", "block", "clean", "prop", "site"};
+constexpr std::array<const char*, 6> lostNames{"enforce", "block", "clean", "seen", "prop", "site"};
 constexpr std::array<const char*, 3> zoneNames{"enforce", "block", "keep_clear"};
 constexpr std::array<const char*, 5> shapeNames{"box", "cylinder", "ball", "slab", "mesh"};
 constexpr std::array<const char*, 3> choiceNames{"proposed", "enforce", "block"};
@@ -182,7 +183,7 @@ Part readPart(const Json& json, const Attachments& attached, const std::string& 
     for (const Json& lost : json["lost_marks"])
       part.lostMarks.push_back(
           {numbered<LostKind>(lost.at("as"), lostNames), lost.at("area_mm2").get<double>(), vectorFrom(lost.at("at"))});
-  for (const auto& [key, into] : {std::pair("marks", &part.marks), {"clean", &part.clean}}) {
+  for (const auto& [key, into] : {std::pair("marks", &part.marks), {"clean", &part.clean}, {"seen", &part.seen}}) {
     if (!json.contains(key)) continue;
     *into = attached.marks(json.at(key).get<std::string>(), mesh->facets.size());
   }
@@ -250,12 +251,14 @@ Json decisionsJson(const Project& project, const Attaching& attach) {
     for (const LostMarks& lost : part.lostMarks)
       json["lost_marks"].push_back(
           {{"as", lostNames[static_cast<std::size_t>(lost.kind)]}, {"area_mm2", lost.area}, {"at", toJson(lost.at)}});
-    for (const auto& [key, marks] : {std::pair("marks", part.marks.get()), {"clean", part.clean.get()}})
+    for (const auto& [key, marks] :
+         {std::pair("marks", part.marks.get()), {"clean", part.clean.get()}, {"seen", part.seen.get()}})
       if (!marks->empty()) json[key] = attach.marks(*marks, fmt::format("{}-{}", key, p));
     writeDecisions(json, part, p, attach);
     writeAccepted(json, part.accepted);
     decisions["parts"].push_back(std::move(json));
   }
+  if (project.shelf.inHand || !project.shelf.versions.empty()) decisions["shelf"] = shelfJson(project.shelf, attach);
   return decisions;
 }
 
@@ -278,6 +281,7 @@ ReadDecisions projectFrom(const Json& decisions, const Attachments& attached, co
           fmt::format("{} has {} parts; a project can have {}.", name, decisions.at("parts").size(), bounds::parts));
     for (const Json& part : decisions.at("parts"))
       project.parts.push_back(std::make_shared<const Part>(readPart(part, attached, name, read.fromNewerVersion)));
+    if (decisions.contains("shelf")) project.shelf = shelfFrom(decisions["shelf"], attached, name);
     read.project = std::make_shared<const Project>(withIds(std::move(project)));
     checkBounds(*read.project);
     return read;

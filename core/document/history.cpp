@@ -20,7 +20,7 @@ std::size_t bytesBeside(const Project& now, const Project& before) {
     sum += bytesOf(*part);
     if (!old || old->mesh != part->mesh) sum += bytesOf(*part->mesh);
     const Marks none;
-    sum += part->marks->bytesBeside(old ? *old->marks : none) + part->clean->bytesBeside(old ? *old->clean : none);
+    for (MarksPtr Part::*coat : coats) sum += ((*part).*coat)->bytesBeside(old ? *((*old).*coat) : none);
   }
   return sum;
 }
@@ -55,13 +55,24 @@ void History::undo() {
   if (isPreviewing())
     leavePreview();
   else if (at_ > 0)
-    --at_;
+    goTo(at_ - 1);
 }
 
 void History::redo() {
   dragging_ = false;
   leavePreview();
-  if (at_ + 1 < states_.size()) ++at_;
+  if (at_ + 1 < states_.size()) goTo(at_ + 1);
+}
+
+void History::goTo(std::size_t state) {
+  const std::vector<Version>& versions = states_[at_].project->shelf.versions;
+  ProjectPtr& project = states_[state].project;
+  if (project->shelf.versions.size() < versions.size()) {
+    auto with = std::make_shared<Project>(*project);
+    with->shelf.versions = versions;
+    project = std::move(with);
+  }
+  at_ = state;
 }
 
 void History::take(std::string name, ProjectPtr next, bool continuing) {

@@ -38,6 +38,7 @@ class History {
   void keepPreview();
   void leavePreview() { preview_ = {}; }
 
+  // Versions are not undone: what was printed was printed.
   // Names of the step that undo or redo would take; empty when there is none. While something is only looked at, undo
   // leaves it.
   std::string undoName() const { return isPreviewing() ? preview_.name : at_ > 0 ? states_[at_].name : ""; }
@@ -55,6 +56,7 @@ class History {
     ProjectPtr project;
     std::size_t bytes = 0;  // beside the state before it
   };
+  void goTo(std::size_t state);
   void take(std::string name, ProjectPtr next, bool continuing);
   void forgetOldest();
 

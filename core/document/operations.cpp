@@ -5,6 +5,7 @@
 #include "core/document/bounds.hpp"
 #include "core/document/decide.hpp"
 #include "core/document/settle.hpp"
+#include "core/document/vary.hpp"
 #include "core/settings/presets.hpp"
 #include "core/settings/words.hpp"
 
@@ -24,14 +25,39 @@ ProjectPtr applyTo(const Project& project, const RemovePart& remove) {
   return result;
 }
 
+// "wing 3" is wing, and number 3.
+std::pair<std::string, int> baseOf(const std::string& name) {
+  const std::size_t space = name.find_last_of(' ');
+  if (space == std::string::npos || space + 1 == name.size() || name.size() - space > 5 ||
+      name.find_first_not_of("0123456789", space + 1) != std::string::npos)
+    return {name, 0};
+  return {name.substr(0, space), std::stoi(name.substr(space + 1))};
+}
+
+// Copies are told apart by numbers: the first is "wing 1", the next "wing 2".
+void numberCopy(std::vector<PartPtr>& parts, std::size_t original, Part& copy) {
+  const std::string base = baseOf(copy.name).first;
+  int highest = 0;
+  for (const PartPtr& part : parts)
+    if (const auto [other, number] = baseOf(part->name); other == base) highest = std::max(highest, number);
+  if (highest == 0) {
+    Part first = *parts[original];
+    first.name = base + " 1";
+    parts[original] = std::make_shared<const Part>(std::move(first));
+    highest = 1;
+  }
+  copy.name = fmt::format("{} {}", base, highest + 1);
+}
+
 ProjectPtr applyTo(const Project& project, const CopyPart& copy) {
   Part part = partAt(project, copy.part);
   const Box3 box = placedBounds(part.placement, *part.mesh);
   part.placement.position += Vec3(box.sizes().x() + ArrangeParts().gap, 0, 0);
-  part.id = {};  // a copy has names of its own
+  part.id = {};  // a copy has ids of its own
   for (Zone& zone : part.zones) zone.id = {};
   for (Prop& prop : part.props) prop.id = {};
   auto result = std::make_shared<Project>(project);
+  numberCopy(result->parts, copy.part, part);
   result->parts.push_back(std::make_shared<const Part>(std::move(part)));
   return result;
 }

@@ -52,8 +52,6 @@ struct ReplaceMesh {
   std::size_t part = 0;
   MeshPtr mesh;
 };
-// A part has two coats of marks: where support goes, and what is to be kept free of any contact.
-enum class Coat { support, clean };
 struct LayMark {
   std::size_t part = 0;
   Mark mark = Mark::enforce;  // none clears; an enforcer may bear a tint
@@ -61,7 +59,7 @@ struct LayMark {
   PaintRules rules = {};
   std::optional<Plane> twin = {};  // plate coordinates: the stroke is laid on the other side too
   bool findTwin = false;           // across the plane the part is most nearly symmetrical about
-  Coat coat = Coat::support;       // on clean, block keeps it clean and none lets it be touched
+  Coat coat = Coat::support;       // on clean and seen, block lays the coat and none takes it off
 };
 // Every decision of the part on its other side too, where nothing is decided there.
 struct LayTwin {
@@ -74,7 +72,7 @@ struct SetTint {
   int tint = 0;  // 0 to tintCount − 1
   Overrides settings = {};
 };
-enum class Clearing { marks, enforce, block, clean, zones, props, sites };
+enum class Clearing { marks, enforce, block, clean, seen, zones, props, sites };
 struct ClearDecisions {
   std::size_t part = 0;
   Clearing what = Clearing::marks;
@@ -153,10 +151,45 @@ struct ChooseSet {
   KeptSet set;
 };
 
+// A copy of what is there now as a variant of its own: the one to go on with, or one that stays beside as it is now.
+struct AddVariant {
+  std::string name;
+  bool inHand = true;
+};
+// Another variant comes in hand; what was in hand stays beside.
+struct TakeVariant {
+  VariantId variant;
+};
+struct RenameVariant {
+  VariantId variant;
+  std::string name;
+};
+// Of the one in hand, the first of the others is taken.
+struct RemoveVariant {
+  VariantId variant;
+};
+// What another variant decided: everything; or of one part, all decisions and settings, or those of one kind; or one
+// setting of the plate or a part.
+struct TakeOver {
+  VariantId from;
+  std::optional<PartId> part = {};
+  std::optional<Clearing> what = {};
+  std::string key = {};
+};
+// What is there now was written, handed over or printed.
+struct KeepVersion {
+  std::string date;  // 2026-11-28
+  std::string file = {};
+};
+struct RestoreVersion {
+  std::size_t number = 0;
+};
+
 using Operation = std::variant<AddParts, RemovePart, CopyPart, MirrorPart, ArrangeParts, PlacePart, LayFaceDown,
                                MendPart, ReplaceMesh, LayMark, LayTwin, SetTint, ClearDecisions, AddZone, ChangeZone,
                                CopyZone, RemoveZone, AddProp, ChangeProp, RemoveProp, DecideSite, AcceptFinding,
-                               ChangeSetting, ResetSetting, ApplyPreset, ChooseSet>;
+                               ChangeSetting, ResetSetting, ApplyPreset, ChooseSet, AddVariant, TakeVariant,
+                               RenameVariant, RemoveVariant, TakeOver, KeepVersion, RestoreVersion>;
 
 // As the Edit menu names it: "enforce stroke", "gap above 0.22 mm".
 std::string nameOf(const Operation& operation);

@@ -179,23 +179,49 @@ Operation markByLeanFrom(const Json& json) {
   return LayMark{partIn(json), markIn(json), LeanStroke{numberIn(member(json, "above"), "above")}};
 }
 
-Operation clearFrom(const Json& json) {
-  return ClearDecisions{partIn(json), oneOf<Clearing>(textIn(json, "what"), "what",
-                                                      {{"marks", Clearing::marks},
-                                                       {"enforce", Clearing::enforce},
-                                                       {"block", Clearing::block},
-                                                       {"clean_faces", Clearing::clean},
-                                                       {"zones", Clearing::zones},
-                                                       {"props", Clearing::props},
-                                                       {"sites", Clearing::sites}})};
+Clearing clearingIn(const Json& json) {
+  return oneOf<Clearing>(textIn(json, "what"), "what",
+                         {{"marks", Clearing::marks},
+                          {"enforce", Clearing::enforce},
+                          {"block", Clearing::block},
+                          {"clean_faces", Clearing::clean},
+                          {"seen_faces", Clearing::seen},
+                          {"zones", Clearing::zones},
+                          {"props", Clearing::props},
+                          {"sites", Clearing::sites}});
 }
 
-Operation cleanFaceFrom(const Json& json) {
-  const bool keep = !json.contains("clean") || yesIn(json, "clean");
+Operation clearFrom(const Json& json) { return ClearDecisions{partIn(json), clearingIn(json)}; }
+
+// By its id or its name.
+VariantId variantIn(const Json& json, const Project& project) {
+  const std::string called = textIn(json, "variant");
+  const Shelf& shelf = project.shelf;
+  if (shelf.inHand && (called == textOf(shelf.inHand) || called == shelf.name)) return shelf.inHand;
+  for (const Variant& variant : shelf.variants)
+    if (called == textOf(variant.id) || called == variant.name) return variant.id;
+  throw Error(fmt::format("There is no variant {}.", called));
+}
+
+Operation takeOverFrom(const Json& json, const Project& project) {
+  TakeOver over{variantIn(json, project)};
+  if (json.contains("part")) {
+    const std::size_t part = partIn(json);
+    if (part >= project.parts.size()) throw Error(fmt::format("There is no part {}.", part));
+    over.part = project.parts[part]->id;
+  }
+  if (json.contains("what")) over.what = clearingIn(json);
+  if (json.contains("key")) over.key = settingRow(textIn(json, "key")).key;
+  return over;
+}
+
+// "clean": or "seen": false takes the coat off.
+Operation coatFrom(const Json& json, Coat coat, const char* word) {
+  const bool keep = !json.contains(word) || yesIn(json, word);
   LayMark lay{partIn(json), keep ? Mark::block : Mark::none, FaceStroke()};
   lay.stroke =
       json.contains("with") ? strokeFrom(json) : FaceStroke{vectorIn(member(json, "at"), "at"), creaseIn(json)};
-  lay.coat = Coat::clean;
+  lay.coat = coat;
   return withRules(lay, json);
 }
 
@@ -338,7 +364,8 @@ Operation operationFrom(const Json& asked, const Project& project) {
   if (what == "twin") return twinFrom(json);
   if (what == "tint") return SetTint{partIn(json), tintIn(json), overridesIn(json).value_or(Overrides())};
   if (what == "clear") return clearFrom(json);
-  if (what == "clean_face") return cleanFaceFrom(json);
+  if (what == "clean_face") return coatFrom(json, Coat::clean, "clean");
+  if (what == "seen_face") return coatFrom(json, Coat::seen, "seen");
   if (what == "zone") return zoneFrom(json);
   if (what == "change_zone") return changeZoneFrom(json);
   if (what == "copy_zone") return CopyZone{partIn(json), countIn(member(json, "zone"), "zone")};
@@ -354,12 +381,21 @@ Operation operationFrom(const Json& asked, const Project& project) {
   if (what == "choose") return ChooseSet{setFromJson(member(json, "set"), "\"set\"")};
   if (what == "set") return setFrom(json);
   if (what == "reset") return ResetSetting{textIn(json, "key"), onePart(json)};
-  throw Error(
-      fmt::format("\"do\" cannot be {}. It can be add, remove_part, copy, mirror, arrange, place, lay_down, mend, "
-                  "replace, mark, mark_by_lean, twin, tint, "
-                  "clear, clean_face, zone, change_zone, copy_zone, remove_zone, prop, change_prop, remove_prop, site, "
-                  "remove, accept, choose, set, reset or preset.",
-                  what));
+  if (what == "add_variant")
+    return AddVariant{textIn(json, "name"), !json.contains("in_hand") || yesIn(json, "in_hand")};
+  if (what == "take_variant") return TakeVariant{variantIn(json, project)};
+  if (what == "rename_variant") return RenameVariant{variantIn(json, project), textIn(json, "name")};
+  if (what == "remove_variant") return RemoveVariant{variantIn(json, project)};
+  if (what == "take_over") return takeOverFrom(json, project);
+  if (what == "keep_version") return KeepVersion{textIn(json, "date")};
+  if (what == "restore_version") return RestoreVersion{countIn(member(json, "version"), "version")};
+  throw Error(fmt::format(
+      "\"do\" cannot be {}. It can be add, remove_part, copy, mirror, arrange, place, lay_down, mend, "
+      "replace, mark, mark_by_lean, twin, tint, "
+      "clear, clean_face, seen_face, zone, change_zone, copy_zone, remove_zone, prop, change_prop, remove_prop, site, "
+      "remove, accept, choose, set, reset, preset, add_variant, take_variant, rename_variant, remove_variant, "
+      "take_over, keep_version or restore_version.",
+      what));
 }
 
 }  // namespace trellis

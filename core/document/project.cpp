@@ -56,6 +56,11 @@ Project withIds(Project project) {
     for (const Zone& zone : part->zones) project.nextId = std::max(project.nextId, zone.id.number + 1);
     for (const Prop& prop : part->props) project.nextId = std::max(project.nextId, prop.id.number + 1);
   }
+  project.nextId = std::max(project.nextId, project.shelf.inHand.number + 1);
+  for (const Variant& variant : project.shelf.variants) {
+    project.nextId = std::max(project.nextId, variant.id.number + 1);
+    project.nextId = std::max(project.nextId, variant.project->nextId);
+  }
   std::set<std::uint64_t> taken;
   for (PartPtr& part : project.parts) {
     Part named = *part;

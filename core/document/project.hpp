@@ -4,6 +4,7 @@
 #pragma once
 
 #include "core/document/part.hpp"
+#include "core/document/variants.hpp"
 #include "core/mesh/read_mesh.hpp"
 #include "core/settings/sets.hpp"
 
@@ -13,14 +14,13 @@ struct Project {
   std::vector<PartPtr> parts;
   Settings settings;
   std::vector<Accepted> accepted = {};  // findings about the whole plate
-  std::uint64_t nextId = 1;             // the number of the next part, zone or prop
+  std::uint64_t nextId = 1;             // the number of the next part, zone, prop or variant
   ChosenSets sets = {};                 // what the settings were set up with, as it was then
+  Shelf shelf = {};                     // other variants, and versions; nothing of it is built
 };
 
 // The settings in force for one part: the plate's, with the part's own on top.
 Settings settingsOf(const Project& project, std::size_t part);
-
-using ProjectPtr = std::shared_ptr<const Project>;
 
 // The project with a name of its own for every part, zone and prop: whatever has none, or one that came before it in
 // the list, is given the next.

@@ -11,6 +11,8 @@
 
 #include <algorithm>
 #include <iterator>
+#include <map>
+#include <set>
 
 namespace trellis {
 
@@ -126,13 +128,23 @@ OpenedProject readProject(std::string_view bytes, const std::string& name) {
 
 std::string packProject(const Project& project) {
   std::vector<std::pair<std::string, std::string>> attachments;
-  const auto put = [&](const std::string& suggested, std::string bytes) {
-    attachments.emplace_back("Trellis/" + suggested + ".bin", std::move(bytes));
-    return attachments.back().first;
+  // What variants and versions share is attached once.
+  std::map<Key, std::string> known;
+  std::set<std::string> taken;
+  const auto put = [&](Key key, const std::string& suggested, const auto& pack) {
+    const auto [entry, fresh] = known.try_emplace(key);
+    if (!fresh) return entry->second;
+    std::string name = suggested;
+    for (int number = 2; !taken.insert(name).second; ++number) name = fmt::format("{}-{}", suggested, number);
+    attachments.emplace_back("Trellis/" + name + ".bin", pack());
+    return entry->second = attachments.back().first;
   };
-  const Attaching attach{
-      [&](const TriangleMesh& mesh, const std::string& suggested) { return put(suggested, packMesh(mesh)); },
-      [&](const Marks& marks, const std::string& suggested) { return put(suggested, packMarks(marks)); }};
+  const Attaching attach{[&](const TriangleMesh& mesh, const std::string& suggested) {
+                           return put(mesh.key, suggested, [&] { return packMesh(mesh); });
+                         },
+                         [&](const Marks& marks, const std::string& suggested) {
+                           return put(marks.key(), suggested, [&] { return packMarks(marks); });
+                         }};
   const Json decisions = decisionsJson(project, attach);
   attachments.emplace_back(decisionsEntry, decisions.dump(1, ' ', false, Json::error_handler_t::replace));
   std::vector<std::string> names;

@@ -94,8 +94,8 @@ class Layer {
 
 Part withTwin(const Part& part, const Plane& plane, double freeLean, const Progress& progress) {
   Part both = part;
-  both.marks = part.marks->over(*mirroredMarks(part.mesh, *part.marks, plane, progress));
-  both.clean = part.clean->over(*mirroredMarks(part.mesh, *part.clean, plane, progress));
+  for (MarksPtr Part::*coat : coats)
+    both.*coat = (part.*coat)->over(*mirroredMarks(part.mesh, *(part.*coat), plane, progress));
   const Affine across = reflection(plane);
   for (const Zone& zone : part.zones) {
     const Zone twin = mirrored(zone, across, plane);
@@ -110,16 +110,18 @@ Part withTwin(const Part& part, const Plane& plane, double freeLean, const Progr
 
 TwinLeftOut twinLeftOut(const Part& part, const Part& both) {
   TwinLeftOut out;
-  const MarksBeyond marks = beyond(*part.mesh, *part.marks, *both.marks, twinReach),
-                    clean = beyond(*part.mesh, *part.clean, *both.clean, twinReach);
-  out.marked = marks.area + clean.area;
+  std::optional<Vec3> marked;
+  for (MarksPtr Part::*coat : coats) {
+    const MarksBeyond more = beyond(*part.mesh, *(part.*coat), *(both.*coat), twinReach);
+    out.marked += more.area;
+    if (more.area > 0 && !marked) marked = more.at;
+  }
   out.others = both.zones.size() + both.props.size() + both.sites.size() - part.zones.size() - part.props.size() -
                part.sites.size();
   if (both.sites.size() > part.sites.size()) out.at = both.sites.back().at;
   if (both.zones.size() > part.zones.size()) out.at = both.zones.back().toMesh.translation();
   if (both.props.size() > part.props.size()) out.at = both.props.back().at;
-  if (clean.area > 0) out.at = clean.at;
-  if (marks.area > 0) out.at = marks.at;
+  if (marked) out.at = *marked;
   return out;
 }
 

@@ -16,7 +16,7 @@ Part withTwin(const Part& part, const Plane& plane, double freeLean, const Progr
 
 // What of a part's decisions has no counterpart.
 struct TwinLeftOut {
-  double marked = 0;       // mm² in mesh coordinates, of marks and clean faces
+  double marked = 0;       // mm² in mesh coordinates, of marks, clean and seen faces
   std::size_t others = 0;  // zones, props and choices for sites
   Vec3 at = Vec3::Zero();  // where one would be, mesh coordinates
 };

@@ -190,8 +190,7 @@ std::string filledIn(const std::string& text, const std::map<std::string, std::s
   return out;
 }
 
-std::string writeGcode(const Print& print, const GcodeRules& rules, const nlohmann::json& summary,
-                       const Progress& progress) {
+std::string writeGcode(const Print& print, const GcodeRules& rules, const GcodeAbout& about, const Progress& progress) {
   std::vector<std::string> texts(print.layers.size());
   std::vector<const Run*> ends(print.layers.size() + 1, nullptr);
   for (std::size_t i = 0; i < print.layers.size(); ++i)
@@ -199,15 +198,16 @@ std::string writeGcode(const Print& print, const GcodeRules& rules, const nlohma
   const double lift = -print.floor();
   parallelFor(print.layers.size(), progress,
               [&](std::size_t i) { texts[i] = LayerWriter(*print.layers[i], i, lift, rules).write(ends[i]); });
-  std::string text = fmt::format("; meek-trellis " TRELLIS_VERSION "\n; @setup machine={} filament={} print={}\n",
-                                 quoted(rules.machine), quoted(rules.filament), quoted(rules.print)) +
-                     filledIn(rules.start, rules.values) + "\nG21\nG90\nM83\n";
+  std::string text =
+      fmt::format("; meek-trellis " TRELLIS_VERSION "\n; @version {}\n; @setup machine={} filament={} print={}\n",
+                  about.code, quoted(rules.machine), quoted(rules.filament), quoted(rules.print)) +
+      filledIn(rules.start, rules.values) + "\nG21\nG90\nM83\n";
   std::size_t size = text.size();
   for (const std::string& layer : texts) size += layer.size();
   text.reserve(size + 4096);
   for (const std::string& layer : texts) text += layer;
   text += filledIn(rules.end, rules.values) + "\n; @summary " +
-          summary.dump(-1, ' ', false, nlohmann::json::error_handler_t::replace) + "\n";
+          about.summary.dump(-1, ' ', false, nlohmann::json::error_handler_t::replace) + "\n";
   return text;
 }
 

@@ -9,7 +9,7 @@
 namespace trellis {
 
 // Decisions whose surface is gone.
-enum class LostKind { enforce, block, clean, prop, site };
+enum class LostKind { enforce, block, clean, seen, prop, site };
 struct LostMarks {
   LostKind kind = LostKind::enforce;
   double area = 0;         // mm² in mesh coordinates; 0 for props and sites

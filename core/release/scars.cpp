@@ -9,7 +9,7 @@ namespace trellis {
 namespace {
 
 constexpr double sagPerSquare = 0.012;  // mm for each mm² of span, at full fan: from memory
-constexpr double seen = 0.25;           // of a layer's height: what hangs through by more shows as stripes
+constexpr double shows = 0.25;          // of a layer's height: what hangs through by more shows as stripes
 constexpr double wide = 0.3;            // mm of daylight between lines that shows
 
 }  // namespace
@@ -25,8 +25,7 @@ ScarBed scarBedOf(const Settings& settings, bool isTree) {
   bed.layerHeight = settings.number("layer.height");
   const bool hasInterface = settings.whole("support.interface.upper.layers") > 0;
   const double spacing = settings.number(hasInterface ? "support.interface.upper.spacing" : "support.body.spacing");
-  bed.daylight =
-      isTree ? settings.number("support.tree.tip_spacing") : std::max(0.0, spacing - settings.number("line.width"));
+  bed.daylight = isTree ? settings.number("support.tree.tip_spacing") : spacing;
   bed.fan = settings.yes("machine.fan") ? settings.number("filament.fan.most") / 100 : 0;
   bed.sameFilament = settings.text("support.filament.interface") != "second";
   return bed;
@@ -40,9 +39,11 @@ Scar scarOf(const ScarBed& bed) {
   if (bed.sameFilament && bed.gap < bed.layerHeight / 2) return Scar::fused;
   const double sag = sagOf(bed);
   if (sag > bed.layerHeight / 2) return Scar::rough;
-  return bed.daylight > wide || sag > seen * bed.layerHeight ? Scar::striped : Scar::smooth;
+  return bed.daylight > wide || sag > shows * bed.layerHeight ? Scar::striped : Scar::smooth;
 }
 
 double Scars::all() const { return std::accumulate(areas.begin(), areas.end(), 0.0); }
+
+double Scars::allSeen() const { return std::accumulate(seen.begin(), seen.end(), 0.0); }
 
 }  // namespace trellis

@@ -34,8 +34,13 @@ Scar scarOf(const ScarBed& bed);
 // mm² by what is to be expected.
 struct Scars {
   std::array<double, scarCount> areas{};
+  std::array<double, scarCount> seen{};  // of it, on seen faces
   double of(Scar scar) const { return areas[static_cast<std::size_t>(scar)]; }
+  double seenOf(Scar scar) const { return seen[static_cast<std::size_t>(scar)]; }
   double all() const;
+  double allSeen() const;
+  // What of seen faces will show: all but what is smooth.
+  double spoilt() const { return allSeen() - seenOf(Scar::smooth); }
 };
 
 }  // namespace trellis

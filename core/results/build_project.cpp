@@ -1,8 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/results/build_project.hpp"
+#include "core/assess/finder.hpp"
+#include "core/assess/scar_map.hpp"
 
 #include "core/assess/contact.hpp"
+#include "core/assess/finder.hpp"
 #include "core/assess/findings.hpp"
+#include "core/assess/scar_map.hpp"
 #include "core/base/parallel.hpp"
 #include "core/results/estimate.hpp"
 #include "core/results/judgement.hpp"
@@ -11,6 +15,8 @@
 
 #include <chrono>
 #include <thread>
+#include "core/assess/finder.hpp"
+#include "core/assess/scar_map.hpp"
 
 namespace trellis {
 
@@ -41,6 +47,7 @@ class BuildRun {
     stage("weighing", 0.96);
     weighStanding();
     build_->prices = pricesOf(*build_);
+    lookAtSeenFaces();
     stage("looking meshes over", 0.97);
     lookForTwins();
     lookOver();
@@ -124,6 +131,17 @@ class BuildRun {
     }
   }
 
+  void lookAtSeenFaces() {
+    for (std::size_t p = 0; p < parts_.size(); ++p)
+      if (const Part& part = *project_.parts[p]; !part.seen->empty() && scarsOn(*build_, p).spoilt() > worthSaying)
+        build_->judged[p].unscarred =
+            store_
+                .getAside(partUnscarred,
+                          {part.mesh, part.placement.scale, part.seen, turningRules(settingsOf(project_, p))},
+                          progress_)
+                .value;
+  }
+
   // Of parts with two like sides, what was decided on one of them alone.
   void lookForTwins() {
     constexpr double alike = 0.97;  // of the surface
@@ -131,8 +149,7 @@ class BuildRun {
       const Part& part = *project_.parts[p];
       if (!hasDecisions(part)) continue;
       Part decisions = decisionsOf(part);
-      decisions.marks = part.marks;
-      decisions.clean = part.clean;
+      for (MarksPtr Part::*coat : coats) decisions.*coat = part.*coat;
       const Kept<Symmetry> symmetry = store_.getAside(meshSymmetry, {part.mesh}, progress_);
       build_->judged[p].symmetry = symmetry.value;
       if (symmetry->fit < alike) continue;
@@ -170,12 +187,19 @@ class BuildRun {
 
 }  // namespace
 
+ProjectPtr asBuilt(const ProjectPtr& project) {
+  auto bare = std::make_shared<Project>(*project);
+  bare->shelf = {};
+  bare->nextId = 1;
+  return bare;
+}
+
 BuildPtr buildProject(Store& store, const ProjectPtr& project, const Progress& progress, const Watch& watch) {
   struct Inputs {
     ProjectPtr project;
   };
   const auto make = [&store, project, watch](const Progress& own) { return BuildRun(store, *project, own).all(watch); };
-  return store.getAside<Build>("build", Inputs{project}, progress, std::chrono::milliseconds(0), make).value;
+  return store.getAside<Build>("build", Inputs{asBuilt(project)}, progress, std::chrono::milliseconds(0), make).value;
 }
 
 }  // namespace trellis

@@ -17,6 +17,9 @@ struct Watch {
   std::function<void(const std::shared_ptr<const Supports>&)> supports = {};         // before any line is laid
 };
 
+// What of a project is built: without its shelf, and whatever number comes next. Equal ones are one build.
+ProjectPtr asBuilt(const ProjectPtr& project);
+
 // What the store has is not made again, nor is a whole build. Giving up returns within a few milliseconds, whatever is
 // being computed; what was finished until then stays in the store. Deterministic: equal projects give equal builds,
 // whatever the store holds and however many threads there are. Throws Cancelled when progress is given up, Error with a

@@ -11,7 +11,7 @@ std::string gcodeOf(const Project& project, const Build& build, const Progress& 
   for (const PartPtr& part : project.parts) names.push_back(part->name);
   const double height = build.print.layers.empty() ? 0 : build.print.layers.back()->top;
   return writeGcode(build.print, gcodeRules(project.settings, height, std::move(names)),
-                    totalsOf(build, project.settings), progress);
+                    {codeOf(std::make_shared<const Project>(project)), totalsOf(build, project.settings)}, progress);
 }
 
 }  // namespace trellis

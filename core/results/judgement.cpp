@@ -73,6 +73,11 @@ HoldAdvice advise(const HoldInputs& in, const Progress& progress) {
   return adviseHolds(in.part, standing, in.rules, progress);
 }
 
+Turning leastScarred(const UnscarredInputs& in, const Progress& progress) {
+  const TurningSurvey survey(in.mesh, in.scale, in.rules, *in.seen);
+  return survey.refined(survey.candidates(3, progress), progress).front();
+}
+
 Symmetry symmetry(const MeshInputs& in, const Progress& progress) { return findSymmetry(in.mesh, progress); }
 
 TwinLeftOut leftOut(const TwinInputs& in, const Progress& progress) {
@@ -110,6 +115,7 @@ const Recipe<DrainClearance, DrainInputs> drainField{"drain field", drain};
 const Recipe<double, DrainWidthInputs> pieceDrain{"drain width", widestDrain};
 const Recipe<Stability, StabilityInputs> partStability{"stability", stand};
 const Recipe<HoldAdvice, HoldInputs> partHoldAdvice{"hold advice", advise};
+const Recipe<Turning, UnscarredInputs> partUnscarred{"unscarred turning", leastScarred};
 const Recipe<Symmetry, MeshInputs> meshSymmetry{"symmetry", symmetry};
 const Recipe<TwinLeftOut, TwinInputs> decisionsLeftOut{"twin left out", leftOut};
 

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/assess/hold_advice.hpp"
+#include "core/assess/turnings.hpp"
 #include "core/document/twin.hpp"
 #include "core/mesh/symmetry.hpp"
 #include "core/release/drain_clearance.hpp"
@@ -57,6 +58,15 @@ struct HoldInputs {
   StabilityRules rules;
 };
 extern const Recipe<HoldAdvice, HoldInputs> partHoldAdvice;
+
+// The turning that scars seen faces least.
+struct UnscarredInputs {
+  MeshPtr mesh;
+  Vec3 scale;
+  MarksPtr seen;
+  TurningRules rules;
+};
+extern const Recipe<Turning, UnscarredInputs> partUnscarred;
 
 extern const Recipe<Symmetry, MeshInputs> meshSymmetry;
 struct TwinInputs {

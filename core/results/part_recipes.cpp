@@ -69,6 +69,7 @@ PartDemand demand(const DemandInputs& in, const Progress& progress) {
   std::vector<DemandSite> sites = demandOf(asked, in.rules, progress);
   result.sites.resize(sites.size());
   parallelFor(sites.size(), progress, [&](std::size_t i) {
+    sites[i].seen = seenOf(sites[i], *in.seen);
     std::vector<Contact> contacts;  // who it is for changes nothing of the support it gets
     contacts.swap(sites[i].contacts);
     const Key key = keyOf(sites[i]);

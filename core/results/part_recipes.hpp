@@ -97,7 +97,7 @@ struct DemandInputs {
   Kept<Sections> sections;
   Kept<Overhangs> overhangs;
   Kept<Sites> sites;
-  Kept<MarkShadows> marks, clean;
+  Kept<MarkShadows> marks, clean, seen;
   Kept<ResolvedDecisions> resolved;
   RulesByIndex rules;  // the part's own first
   ColumnGrid grid;

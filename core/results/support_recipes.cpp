@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/results/support_recipes.hpp"
 
+#include <optional>
+
 namespace trellis {
 
 namespace {
@@ -21,8 +23,8 @@ Reachability reach(const ReachabilityInputs& in, const Progress& progress) {
   Box2 box;
   for (const Polygons& section : in.obstacles->sections) box.extend(boundsOf(section));
   const Box2 ground(box.min().array() - branchReach, box.max().array() + branchReach);
-  return Reachability(*in.obstacles, *in.noLanding, in.rules, neckRadius(in.rules), ground.intersection(in.plate),
-                      progress);
+  return Reachability({*in.obstacles, *in.noLanding, *in.seen}, in.rules, neckRadius(in.rules),
+                      ground.intersection(in.plate), progress);
 }
 
 BranchGraph branch(const BranchInputs& in, const Progress& progress) {
@@ -31,8 +33,31 @@ BranchGraph branch(const BranchInputs& in, const Progress& progress) {
   return growBranchGraph(all, *in.reachability, in.rules, progress);
 }
 
+constexpr double worthCarrying = 0.1;  // mm²
+
+// Where nothing may stand when seen faces are spared too; none where the column meets none.
+std::optional<NoLanding> withSeen(const ColumnInputs& in) {
+  NoLanding both = *in.noLanding;
+  bool meets = false;
+  for (std::size_t l = 0; l <= in.demand->highest(); ++l) {
+    const Polygons& seen = (*in.seen)[l];
+    both[l].insert(both[l].end(), seen.begin(), seen.end());
+    meets = meets || !seen.empty();
+  }
+  return meets ? std::optional(std::move(both)) : std::nullopt;
+}
+
+// Support stands beside seen faces where that carries as much.
 Column descend(const ColumnInputs& in, const Progress& progress) {
-  return buildColumn(*in.demand, *in.obstacles, *in.noLanding, in.rules, in.tree.value.get(), progress);
+  const auto standing = [&](const NoLanding& noLanding) {
+    return buildColumn(*in.demand, *in.obstacles, noLanding, in.rules, in.tree.value.get(), progress);
+  };
+  Column column = standing(*in.noLanding);
+  if (const std::optional<NoLanding> sparing = withSeen(in)) {
+    Column beside = standing(*sparing);
+    if (beside.withoutFooting < column.withoutFooting + worthCarrying) return beside;
+  }
+  return column;
 }
 
 SupportLayers assemble(const AssemblyInputs& in, const Progress& progress) {

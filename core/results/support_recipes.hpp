@@ -23,7 +23,7 @@ struct ObstacleInputs {
 };
 extern const Recipe<Obstacles, ObstacleInputs> obstacleLayers;
 
-// Up-facing surface where nothing may stand, all parts together, by the layer above it.
+// Up-facing surface where nothing may stand, or had better not, all parts together, by the layer above it.
 using NoLanding = std::vector<Polygons>;
 
 struct TipInputs {
@@ -38,7 +38,7 @@ inline constexpr double branchReach = 12;
 
 struct ReachabilityInputs {
   Kept<Obstacles> obstacles;
-  Kept<NoLanding> noLanding;
+  Kept<NoLanding> noLanding, seen;
   SupportRules rules;
   Box2 plate;
 };
@@ -54,7 +54,7 @@ extern const Recipe<BranchGraph, BranchInputs> branches;
 struct ColumnInputs {
   Kept<DemandSite> demand;
   Kept<Obstacles> obstacles;
-  Kept<NoLanding> noLanding;  // keyed by what of it the column may meet
+  Kept<NoLanding> noLanding, seen;  // keyed by what of it the column may meet
   SupportRules rules;
   Kept<Tree> tree;  // none where the support is normal
 };

@@ -92,15 +92,16 @@ class Neighbourhood {
     const auto shadowsOf = [&](const MarksPtr& marks) {
       return store_.getAside(partShadows, {part(p).mesh, part(p).placement, marks, known.sections}, progress_);
     };
-    shadows_.emplace_back(shadowsOf(part(p).marks), shadowsOf(part(p).clean));
-    const auto& [marks, clean] = shadows_.back();
+    shadows_.push_back({shadowsOf(part(p).marks), shadowsOf(part(p).clean), shadowsOf(part(p).seen)});
+    const auto& [marks, clean, seen] = shadows_.back();
     const auto demand = store_.getAside(partDemand,
-                                        {p, known.sections, known.overhangs, known.sites, marks, clean, resolved,
+                                        {p, known.sections, known.overhangs, known.sites, marks, clean, seen, resolved,
                                          rulesOf(p), gridOf(part(p).placement)},
                                         progress_);
     out.resolved = resolved.value;
     out.shadows = marks.value;
     out.clean = clean.value;
+    out.seen = seen.value;
     out.keptFree = memberOf(demand, &PartDemand::keptFree);
     for (const Kept<DemandSite>& site : demand->sites) {
       demand_.push_back(site);
@@ -134,17 +135,25 @@ class Neighbourhood {
 
   void findObstacles() {
     ObstacleInputs in{out_.plan, {}, forbidden()};
-    NoLanding noLanding(out_.plan.count());
+    NoLanding noLanding(out_.plan.count()), seen(out_.plan.count());
+    const auto collect = [](const MarkShadows& shadows, NoLanding& into) {
+      for (std::size_t l = 0; l < shadows.noLanding.size(); ++l)
+        into[l].insert(into[l].end(), shadows.noLanding[l].begin(), shadows.noLanding[l].end());
+    };
     for (std::size_t p = 0; p < parts_.size(); ++p) {
       const SupportRules& rules = out_.rules[p].support;
       in.parts.push_back({parts_[p]->sections, parts_[p]->overhangs, {rules.gapBeside, rules.gapSlope}});
-      for (const MarkShadows* shadows : {shadows_[p].first.value.get(), shadows_[p].second.value.get()})
-        for (std::size_t l = 0; l < shadows->noLanding.size(); ++l)
-          noLanding[l].insert(noLanding[l].end(), shadows->noLanding[l].begin(), shadows->noLanding[l].end());
+      collect(*shadows_[p].marks, noLanding);
+      collect(*shadows_[p].clean, noLanding);
+      collect(*shadows_[p].seen, seen);
     }
     obstacles_ = store_.getAside(obstacleLayers, in, progress_);
-    const Key key = keyOf(noLanding);
-    noLanding_ = {key, std::make_shared<const NoLanding>(std::move(noLanding))};
+    const auto keep = [](NoLanding&& surface) {
+      const Key key = keyOf(surface);
+      return Kept<NoLanding>{key, std::make_shared<const NoLanding>(std::move(surface))};
+    };
+    noLanding_ = keep(std::move(noLanding));
+    seen_ = keep(std::move(seen));
   }
 
   // Sites with the same rules grow together.
@@ -165,7 +174,7 @@ class Neighbourhood {
   void growGroup(const std::vector<std::size_t>& members, const Box2& plate) {
     const SupportRules& rules = out_.rules[demand_[members.front()]->rules].support;
     BranchInputs in{std::vector<Kept<std::vector<Tip>>>(members.size()),
-                    store_.getAside(waysToStand, {obstacles_, noLanding_, rules, plate}, progress_), rules};
+                    store_.getAside(waysToStand, {obstacles_, noLanding_, seen_, rules, plate}, progress_), rules};
     parallelFor(members.size(), progress_, [&](std::size_t k) {
       in.tips[k] = store_.get(siteTips, {demand_[members[k]], obstacles_, rules}, progress_);
     });
@@ -191,7 +200,9 @@ class Neighbourhood {
     columns_.resize(demand_.size());
     parallelFor(demand_.size(), progress_, [&](std::size_t i) {
       const SupportRules& rules = out_.rules[demand_[i]->rules].support;
-      const ColumnInputs in{demand_[i], obstacles_, noLandingNear(*demand_[i], rules), rules, trees_[i]};
+      const ColumnInputs in{
+          demand_[i], obstacles_, nearTo(*demand_[i], rules, noLanding_), nearTo(*demand_[i], rules, seen_),
+          rules,      trees_[i]};
       columns_[i] =
           isLarge(*demand_[i]) ? store_.getAside(siteColumn, in, progress_) : store_.get(siteColumn, in, progress_);
     });
@@ -199,16 +210,16 @@ class Neighbourhood {
   }
 
   // Keyed by what a site's column may meet of it, so that a mark elsewhere makes nothing anew here.
-  Kept<NoLanding> noLandingNear(const DemandSite& site, const SupportRules& rules) const {
+  Kept<NoLanding> nearTo(const DemandSite& site, const SupportRules& rules, const Kept<NoLanding>& surface) const {
     const double spread = spreadOf(rules, out_.plan.spans[site.highest()].top);
     Box2 reach;
     for (const Polygons& layer : site.layers) reach.extend(boundsOf(layer));
     reach = Box2(reach.min().array() - spread, reach.max().array() + spread);
     KeyBuilder key;
-    const NoLanding& all = *noLanding_;
+    const NoLanding& all = *surface;
     for (std::size_t l = 0; l < all.size() && l <= site.highest(); ++l)
       if (!all[l].empty() && boundsOf(all[l]).intersects(reach)) key.add(l).add(all[l]);
-    return {key.key(), noLanding_.value};
+    return {key.key(), surface.value};
   }
 
   Store& store_;
@@ -216,10 +227,13 @@ class Neighbourhood {
   const std::vector<const PartResults*>& parts_;
   const Progress& progress_;
   std::vector<std::vector<std::pair<Overrides, std::size_t>>> ownRules_;  // of each part
-  std::vector<std::pair<Kept<MarkShadows>, Kept<MarkShadows>>> shadows_;  // of marks and of clean faces
+  struct Coats {
+    Kept<MarkShadows> marks, clean, seen;
+  };
+  std::vector<Coats> shadows_;
   std::vector<Kept<DemandSite>> demand_;
   Kept<Obstacles> obstacles_;
-  Kept<NoLanding> noLanding_;
+  Kept<NoLanding> noLanding_, seen_;
   std::vector<Kept<Tree>> trees_;
   std::vector<Kept<Column>> columns_;
   Supports out_;

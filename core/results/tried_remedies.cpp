@@ -74,6 +74,7 @@ void compareMarks(const Part& before, const Part& after, std::vector<std::string
   lost("enforcer", before.marks, after.marks, Mark::enforce);
   lost("blocker", before.marks, after.marks, Mark::block);
   lost("clean face", before.clean, after.clean, Mark::block);
+  lost("seen face", before.seen, after.seen, Mark::block);
 }
 
 const SiteDecision* decisionAt(const Part& part, const Vec3& at) {

@@ -346,6 +346,17 @@ std::vector<DemandSite> connectDemand(std::size_t part, const std::vector<Polygo
   return result;
 }
 
+std::vector<Polygons> seenOf(const DemandSite& site, const MarkShadows& seen) {
+  std::vector<Polygons> layers(site.layers.size());
+  bool any = false;
+  for (std::size_t k = 0; k < layers.size(); ++k)
+    if (const Polygons& shadow = seen.blocked[site.lowest + k]; !shadow.empty()) {
+      layers[k] = withoutSpecks(intersect(site.layers[k], shadow), smallest);
+      any = any || !layers[k].empty();
+    }
+  return any ? layers : std::vector<Polygons>{};
+}
+
 Polygons deniedTo(const DemandSite& site, double lineWidth) {
   Polygons refused, carried;
   for (const Polygons& layer : site.refused) append(refused, layer);

@@ -44,6 +44,7 @@ struct DemandSite {
   // Of each layer, what hangs near and is not to be carried, because the maker decided so; empty if nothing is.
   std::vector<Polygons> refused = {};
   Uncut uncut = {};
+  std::vector<Polygons> seen = {};  // of each layer, what of it will be looked at; empty if that is nothing
   ColumnGrid grid = {};
   std::vector<Polygons> walls;    // of a hold: the wall of each layer, as in MarkShadows
   std::vector<Contact> contacts;  // by cause, ascending
@@ -76,6 +77,9 @@ std::vector<Polygons> keptFree(const Asked& asked, const Progress& progress);
 // Splits demand into connected regions: pieces of neighbouring layers that touch in plan belong together.
 std::vector<DemandSite> connectDemand(std::size_t part, const std::vector<Polygons>& demand, const Overhangs& overhangs,
                                       const Progress& progress);
+
+// Of each of a site's layers, what lies under seen faces; empty if nothing does.
+std::vector<Polygons> seenOf(const DemandSite& site, const MarkShadows& seen);
 
 // In plan, what a site's support is to keep away from besides the part: surface that is refused, beyond half a line
 // past what it carries.

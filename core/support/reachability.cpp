@@ -61,6 +61,14 @@ struct Reachability::Raster {
   const Reachability& field;
   std::vector<std::uint8_t> set = std::vector<std::uint8_t>(static_cast<std::size_t>(field.width_ * field.height_), 0);
 
+  // Whether a cell and those around it are set, or all but one.
+  bool holds(int c, int r) const {
+    int count = 0;
+    for (int dy = -1; dy <= 1; ++dy)
+      for (int dx = -1; dx <= 1; ++dx) count += set[static_cast<std::size_t>((r + dy) * field.width_ + c + dx)];
+    return count >= 8;
+  }
+
   void add(const Polygons& region) {
     const double half = field.cell_ / 2;
     const long dx = std::lround((field.origin_.x() + half) / field.cell_),
@@ -72,9 +80,10 @@ struct Reachability::Raster {
   }
 };
 
-Reachability::Reachability(const Obstacles& obstacles, const std::vector<Polygons>& noLanding,
-                           const SupportRules& rules, double leastRadius, const Box2& within, const Progress& progress)
+Reachability::Reachability(const Ground& ground, const SupportRules& rules, double leastRadius, const Box2& within,
+                           const Progress& progress)
     : floor_(rules.floor) {
+  const Obstacles& obstacles = ground.obstacles;
   const double height = (obstacles.plan.spans.empty() ? 0 : obstacles.plan.spans.back().top) - floor_;
   const double slope = steepness * std::tan(toRadians(rules.branchLean));  // mm sideways per mm of height
   cell_ = std::clamp(slope / 2 * 0.999, finest, coarsest);
@@ -100,7 +109,7 @@ Reachability::Reachability(const Obstacles& obstacles, const std::vector<Polygon
         moves_.push_back({dx, dy, by, static_cast<int>(std::lround((std::hypot(rise_, by.norm()) - rise_) * 100))});
   std::stable_sort(moves_.begin(), moves_.end(), [](const Move& a, const Move& b) { return a.cost < b.cost; });
   findRoom(obstacles, rules, progress);
-  if (rules.footing == Footing::any) findLandings(obstacles, noLanding, rules, progress);
+  if (rules.footing == Footing::any) findLandings(ground, rules, progress);
   findWays(leastRadius, progress);
 }
 
@@ -138,26 +147,23 @@ void Reachability::findRoom(const Obstacles& obstacles, const SupportRules& rule
   });
 }
 
-void Reachability::findLandings(const Obstacles& obstacles, const std::vector<Polygons>& noLanding,
-                                const SupportRules& rules, const Progress& progress) {
-  ledge_.resize(room_.size());
+void Reachability::findLandings(const Ground& ground, const SupportRules& rules, const Progress& progress) {
+  ledge_.assign(room_.size(), none);
+  const auto without = [](const Polygons& standing, const std::vector<Polygons>& surface, std::size_t l) {
+    return l < surface.size() && !surface[l].empty() && !standing.empty() ? subtract(standing, surface[l]) : standing;
+  };
   parallelFor(static_cast<std::size_t>(levels_), progress, [&](std::size_t level) {
-    Raster raster{*this};
+    Raster any{*this}, apart{*this};
     const double top = heightOf(static_cast<int>(level)) - rules.gapBelow;
-    const auto [from, to] = layersWithin(obstacles.plan, top - deep * rise_, top);
+    const auto [from, to] = layersWithin(ground.obstacles.plan, top - deep * rise_, top);
     for (std::size_t l = from; l < to; ++l) {
-      const Polygons& standing = obstacles.landable[l];
-      raster.add(l + 1 < noLanding.size() && !noLanding[l + 1].empty() && !standing.empty()
-                     ? subtract(standing, noLanding[l + 1])
-                     : standing);
+      const Polygons standing = without(ground.obstacles.landable[l], ground.noLanding, l + 1);
+      any.add(standing);
+      apart.add(without(standing, ground.seen, l + 1));
     }
     for (int r = 1; r + 1 < height_; ++r)
-      for (int c = 1; c + 1 < width_; ++c) {
-        int count = 0;
-        for (int dy = -1; dy <= 1; ++dy)
-          for (int dx = -1; dx <= 1; ++dx) count += raster.set[static_cast<std::size_t>((r + dy) * width_ + c + dx)];
-        ledge_[index(static_cast<int>(level), c, r)] = count >= 8;
-      }
+      for (int c = 1; c + 1 < width_; ++c)
+        ledge_[index(static_cast<int>(level), c, r)] = apart.holds(c, r) ? unseen : any.holds(c, r) ? seen : none;
   });
 }
 
@@ -177,7 +183,7 @@ Reachability::Cost Reachability::costOf(int level, int c, int r, Cost least) con
   const double room = room_[here] * roomUnit;
   const int tightness = static_cast<int>(std::max(0.0, narrow - room) * 20 + std::max(0.0, tight - room) * 4);
   if (level == 0) return static_cast<Cost>(tightness);
-  int best = !ledge_.empty() && ledge_[here] ? onPart : noWay;
+  int best = ledge_.empty() || ledge_[here] == none ? noWay : ledge_[here] == seen ? onSeen : onPart;
   for (const Move& move : moves_) {
     if (move.cost >= best) break;
     if (inside(c + move.dx, r + move.dy))
@@ -198,8 +204,9 @@ Reachability::Cost Reachability::costAt(int level, const Vec2& at) const {
 }
 
 bool Reachability::isOverLanding(int level, const Vec2& at) const {
-  return !ledge_.empty() && endsOnPart(level, at) && leads(level, at) &&
-         ledge_[index(level, column(at.x()), row(at.y()))];
+  if (ledge_.empty() || !endsOnPart(level, at) || !leads(level, at)) return false;
+  const Ledge ledge = ledge_[index(level, column(at.x()), row(at.y()))];
+  return ledge == unseen || (ledge == seen && costAt(level, at) >= onSeen);
 }
 
 std::optional<Vec2> Reachability::descend(int level, const Vec2& at) const {
@@ -217,10 +224,9 @@ std::optional<Vec2> Reachability::descend(int level, const Vec2& at) const {
 std::optional<Vec2> Reachability::stepTowards(int level, const Vec2& at, const Vec2& wanted, const Vec2& drift,
                                               double turn) const {
   if (level == 0) return std::nullopt;
-  const bool plateOnly = !endsOnPart(level, at);
-  const auto may = [&](int below, const Vec2& there) {
-    return leads(below, there) && !(plateOnly && endsOnPart(below, there));
-  };
+  // No worse than here: to the plate if that can be reached, else to what is not seen.
+  const Cost most = costAt(level, at) < onPart ? onPart : costAt(level, at) < onSeen ? onSeen : noWay;
+  const auto may = [&](int below, const Vec2& there) { return costAt(below, there) < most; };
   // Whether it could still stop, or nearly, before something is in the way.
   const auto goesOn = [&](const Vec2& move) {
     const double speed = move.norm(), next = std::max(0.0, speed - turn);
@@ -262,7 +268,8 @@ std::optional<Vec2> Reachability::nearestWay(int level, const Vec2& at, double w
     for (int dx = -reach; dx <= reach; ++dx) {
       const Vec2 by = Vec2(dx, dy) * cell_;
       if (by.norm() > within || !leads(level, at + by)) continue;
-      const double cost = by.norm() + (endsOnPart(level, at + by) ? 1000 : 0);
+      const Cost way = costAt(level, at + by);
+      const double cost = by.norm() + (way >= onSeen ? 2000 : way >= onPart ? 1000 : 0);
       if (cost < least) {
         least = cost;
         best = at + by;

@@ -19,10 +19,16 @@ class Reachability {
   static constexpr double steepness = 0.92;  // of the lean's tangent that ways are planned with: the rest is for radii
                                              // that change, and where branches meet
 
-  // rules are those of the branches, leastRadius that of the thinnest; noLanding as for buildColumn. Nothing leads out
-  // of the box.
-  Reachability(const Obstacles& obstacles, const std::vector<Polygons>& noLanding, const SupportRules& rules,
-               double leastRadius, const Box2& within, const Progress& progress);
+  // What branches go around, and where they may not land, or land only where there is nothing else; both as for
+  // buildColumn.
+  struct Ground {
+    const Obstacles& obstacles;
+    const std::vector<Polygons>& noLanding;
+    const std::vector<Polygons>& seen;
+  };
+  // rules are those of the branches, leastRadius that of the thinnest. Nothing leads out of the box.
+  Reachability(const Ground& ground, const SupportRules& rules, double leastRadius, const Box2& within,
+               const Progress& progress);
 
   int levels() const { return levels_; }
   double heightOf(int level) const { return floor_ + level * rise_; }
@@ -51,6 +57,7 @@ class Reachability {
  private:
   using Cost = std::uint16_t;  // hundredths of a millimetre of detour
   static constexpr Cost noWay = 65535, onPart = 30000;
+  static constexpr Cost onSeen = onPart + 20000;  // any other place on a part is worth a detour
   struct Move {
     int dx, dy;
     Vec2 by;
@@ -68,8 +75,7 @@ class Reachability {
   }
   Cost costAt(int level, const Vec2& at) const;
   void findRoom(const Obstacles& obstacles, const SupportRules& rules, const Progress& progress);
-  void findLandings(const Obstacles& obstacles, const std::vector<Polygons>& noLanding, const SupportRules& rules,
-                    const Progress& progress);
+  void findLandings(const Ground& ground, const SupportRules& rules, const Progress& progress);
   void findWays(double leastRadius, const Progress& progress);
   Cost costOf(int level, int c, int r, Cost least) const;
 
@@ -77,8 +83,9 @@ class Reachability {
   Vec2 origin_;
   int width_ = 0, height_ = 0, levels_ = 0;
   std::vector<Move> moves_;
-  std::vector<std::uint8_t> room_;   // in twenty-fifths of a millimetre
-  std::vector<std::uint8_t> ledge_;  // 1 where a branch may stand straight below
+  std::vector<std::uint8_t> room_;  // in twenty-fifths of a millimetre
+  enum Ledge : std::uint8_t { none, unseen, seen };
+  std::vector<Ledge> ledge_;  // where a branch may stand straight below, and whether it would be on a seen face
   std::vector<Cost> cost_;
 };
 

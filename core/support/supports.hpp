@@ -19,8 +19,8 @@ struct PartBuild {
   std::shared_ptr<const Overhangs> overhangs;
   std::shared_ptr<const Sites> sites;
   std::shared_ptr<const ResolvedDecisions> resolved;
-  std::shared_ptr<const MarkShadows> shadows, clean;      // of marks, and of faces to be kept free
-  std::shared_ptr<const std::vector<Polygons>> keptFree;  // demand that only a clean face keeps from being carried
+  std::shared_ptr<const MarkShadows> shadows, clean, seen;  // of marks, and of faces to be kept free or looked at
+  std::shared_ptr<const std::vector<Polygons>> keptFree;    // demand that only a clean face keeps from being carried
 };
 
 // Settings that some support is built by: those of each part, then those that decisions have for themselves.

@@ -15,12 +15,14 @@ constexpr double pitch = 0.3;      // mm between places of the lattice
 constexpr double sliver = 0.45;    // mm
 constexpr double touching = 0.01;  // mm; nearer than this it begins on something
 constexpr double smallest = 0.02;  // mm²; less demand than this prints nothing
+constexpr int seenWeight = 10;     // a tip under a seen face has to carry so many times as much as one elsewhere
 
 enum class Whose : std::uint8_t { own, others, blocked };
 
 struct Place {
   Vec2 at;
-  double top;  // mm, of the support right under it
+  double top;         // mm, of the support right under it
+  bool seen = false;  // lies under a face that will be looked at
   bool border = false, served = false;
   Whose whose = Whose::own;
 };
@@ -44,14 +46,18 @@ class Placer {
       };
       const bool hasOwn = lowest + k >= site_.lowest && lowest + k <= site_.highest();
       const Polygons own = hasOwn ? site_.layers[lowest + k - site_.lowest] : Polygons{};
-      Carried layer{clear(isCut ? site_.uncut.layers[k] : own), isCut ? own : Polygons{},
-                    isCut ? site_.uncut.cut[k] : Polygons{}, isCut, top};
+      Carried layer{clear(isCut ? site_.uncut.layers[k] : own),
+                    isCut ? own : Polygons{},
+                    isCut ? site_.uncut.cut[k] : Polygons{},
+                    hasOwn && !site_.seen.empty() ? site_.seen[lowest + k - site_.lowest] : Polygons{},
+                    isCut,
+                    top};
       forEachInside(layer.whole, pitch,
                     [&](long x, long y) { add(Vec2(static_cast<double>(x), static_cast<double>(y)) * pitch, layer); });
       layers.push_back(std::move(layer));
     }
     for (const Carried& layer : layers) addThin(layer);
-    for (Place& place : places_) place.border = isBorder(place);
+    for (Place& place : places_) place.border = !place.seen && isBorder(place);
     serveAll();
     for (const Carried& layer : layers) carryStarts(layer.whole, layer.top);
     if (isCut) leaveOutOthers();
@@ -63,6 +69,7 @@ class Placer {
     Polygons whole;  // what can be carried, or could if it were not blocked
     Polygons own;    // of that the site's, where something is blocked
     Polygons cut;    // and what is
+    Polygons seen;   // what lies under seen faces
     bool isCut;
     double top;  // mm, of the support right under it
   };
@@ -138,7 +145,7 @@ class Placer {
 
   void add(const Vec2& at, const Carried& layer) {
     cells_[cellOf(at)].push_back(places_.size());
-    places_.push_back({at, layer.top});
+    places_.push_back({at, layer.top, !layer.seen.empty() && contains(layer.seen, toPoint(at))});
     if (layer.isCut)
       places_.back().whose = contains(layer.own, toPoint(at))   ? Whose::own
                              : contains(layer.cut, toPoint(at)) ? Whose::blocked
@@ -176,8 +183,13 @@ class Placer {
   }
 
   void serve(bool border, double reach) {
+    for (const bool seen : {false, true})  // what is left of seen places then is little
+      serve(border, seen, reach);
+  }
+
+  void serve(bool border, bool seen, double reach) {
     for (std::size_t k = 0; k < places_.size(); ++k) {
-      if (places_[k].served || (border && !places_[k].border)) continue;
+      if (places_[k].served || places_[k].seen != seen || (border && !places_[k].border)) continue;
       std::size_t best = k;
       int most = -1;
       forNear(places_[k].at, places_[k].top, reach, [&](std::size_t candidate) {
@@ -185,6 +197,7 @@ class Placer {
         int gained = 0;
         forNear(places_[candidate].at, places_[candidate].top, reach,
                 [&](std::size_t other) { gained += !places_[other].served && (!border || places_[other].border); });
+        if (!places_[candidate].seen) gained *= seenWeight;
         if (gained > most) {
           most = gained;
           best = candidate;
@@ -248,6 +261,15 @@ class Placer {
 };
 
 }  // namespace
+
+Polygon disc(const Vec2& at, double radius) {
+  const int corners = std::clamp(4 * static_cast<int>(std::lround(3 + radius * 2)), 20, 48);
+  Polygon outline;
+  for (int k = 0; k < corners; ++k)
+    outline.push_back(
+        toPoint(at.x() + radius * std::cos(2 * pi * k / corners), at.y() + radius * std::sin(2 * pi * k / corners)));
+  return outline;
+}
 
 double wideningOf(const SupportRules& rules) {
   constexpr double most = 0.39;  // of a radius: √2 − 1, and a little less

@@ -13,6 +13,9 @@ inline double neckRadius(const SupportRules& rules) { return rules.lineWidth; }
 // less than half on the one below.
 double wideningOf(const SupportRules& rules);
 
+// The outline of a round cross-section.
+Polygon disc(const Vec2& at, double radius);
+
 // A disc that carries whatever of its site's demand lies right over it; on a slope it rises in steps. It widens upward
 // from a neck, which stands under its lowest demand.
 struct Tip {
@@ -24,10 +27,11 @@ struct Tip {
 };
 
 // No place of demand that can be carried is farther from a rim than half the tip spacing, and no place near the border
-// of the demand farther than a line width; floating starts, which are lowest, have their tips first. Places are looked
-// at on a lattice over the plate. A greedy cover: each tip is put where it serves most of what is still bare (D. S.
-// Johnson, "Approximation algorithms for combinatorial problems", 1974). Where demand is narrower than the lattice,
-// places lie along its outlines.
+// of the demand farther than a line width, but for seen faces: those are touched only where no tip beside them is near
+// enough to carry them. Floating starts, which are lowest, have their tips first. Places are looked at on a lattice
+// over the plate. A greedy cover: each tip is put where it serves most of what is still bare (D. S. Johnson,
+// "Approximation algorithms for combinatorial problems", 1974). Where demand is narrower than the lattice, places lie
+// along its outlines.
 std::vector<Tip> placeTips(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules,
                            const Progress& progress);
 

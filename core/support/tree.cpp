@@ -18,15 +18,6 @@ constexpr double leanSlack = 1;     // degrees a layer may lean more than its br
 
 double rounded(double v, double step) { return std::round(v / step) * step; }
 
-Polygon disc(const Vec2& at, double radius) {
-  const int corners = std::clamp(4 * static_cast<int>(std::lround(3 + radius * 2)), 20, 48);
-  Polygon outline;
-  for (int k = 0; k < corners; ++k)
-    outline.push_back(
-        toPoint(at.x() + radius * std::cos(2 * pi * k / corners), at.y() + radius * std::sin(2 * pi * k / corners)));
-  return outline;
-}
-
 class Branches {
  public:
   Branches(const DemandSite& site, const Tree& tree, const Ground& ground)

@@ -17,7 +17,7 @@ TEST(Scars, AWideningGapFusesIsSmoothStripedAndRoughInThisOrder) {
   Scar before = Scar::fused;
   std::vector<Scar> seen;
   for (const double gap : {0.05, 0.1, 0.2, 0.28, 0.35}) {
-    const Scars scars = leftBy({{"support.gap.above", gap}, {"support.interface.upper.spacing", 0.45}});
+    const Scars scars = leftBy({{"support.gap.above", gap}, {"support.interface.upper.spacing", 0.2}});
     for (std::size_t i = 0; i < scarCount; ++i)
       if (scars.areas[i] > 0) before = static_cast<Scar>(i);
     EXPECT_NEAR(scars.of(before), scars.all(), 1e-9) << gap;

@@ -1,7 +1,7 @@
 #version 330 core
 // Kinds: 0 part, 1 enforce, 2 block, 3 support body, 4 upper interface, 5 ghost, 6 lit, 7 clean face, 8 to 10 zones
 // that enforce, block and keep clear, 11 lower interface, 12 support body from the second filament,
-// 13 branches; over 20, enforcers of tint 1 and on.
+// 13 branches, 14 seen face; over 20, enforcers of tint 1 and on.
 in vec3 world;
 in vec3 facing;
 flat in int what;
@@ -52,6 +52,11 @@ void main() {
     base = mod(pixel.y, 6.0) < 2.0 ? interfaceColour : body;
   }
   if (what == 6) base = mod(pixel.x + pixel.y, 8.0) < 4.0 ? accent : mix(base, accent, 0.45);
+  if (what == 14) {  // rings, over whatever else is marked there
+    float ring = length(mod(pixel, 13.0) - 6.5);
+    if (ring < 2.2 || ring > 4.2) discard;
+    base = accent;
+  }
   if (what == 7) base = mod(pixel.y, 7.0) < 1.5 ? part * 0.82 : mix(part, paper, 0.6);
   if (what == 8) base = enforce;
   if (what == 9) base = block;
