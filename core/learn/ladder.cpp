@@ -17,9 +17,9 @@ namespace trellis {
 namespace {
 
 // mm. Chosen so that a rung prints in a few minutes and its figure is read at arm's length.
-constexpr double width = 12, depth = 10, wall = 1.6, floorThick = 1.2, under = 4.2, ceilingThick = 1.4, digit = 4,
-                 relief = 0.6, sunk = 0.3, apart = 4, slabThick = 2, slabLong = 14, pegWidth = 2, pegLong = 2,
-                 lipUp = 30, mast = 5;
+constexpr double width = 12, depth = 10, wall = 2.4, signThick = 1.6, floorThick = 1.2, under = 4.2, ceilingThick = 1.4,
+                 digit = 4, relief = 0.6, sunk = 0.3, apart = 4, slabThick = 2, slabLong = 14, pegWidth = 2,
+                 pegLong = 2, footLong = 4, footThick = 0.8, lipUp = 30, mast = 5;
 
 struct Kind {
   const char* name;
@@ -77,9 +77,10 @@ MeshPtr ceilingRung(const LadderSpec& spec, const std::string& figure) {
                               {depth, 0},
                               {depth, low + ceilingThick},
                               {depth - wall, low + ceilingThick},
-                              {wall, front + ceilingThick},
-                              {wall, top},
+                              {signThick, front + ceilingThick},
+                              {signThick, top},
                               {0, top}});
+  profile = unite(profile, box(depth - wall, 0, depth + footLong, footThick));  // so that it stands
   if (spec.kind == LadderKind::gapBelow) profile = unite(profile, box(0, 0, depth, floorThick));
   MeshPtr body = drawnOut(profile, 0, width);
   if (spec.ceiling == Ceiling::tips)
@@ -305,10 +306,10 @@ std::vector<PartPtr> ladderOf(const LadderSpec& spec, const Part& part, const Se
     for (Prop& prop : rung.props) prop.id = {};
     for (const auto& [key, own] : settingsFor(spec, value)) rung.settings.insert_or_assign(key, own);
     const Box3 bounds = placedBounds(rung.placement, *rung.mesh);
-    const MeshPtr plate = drawnOut(box(0, 0, wall, digit + 1.2), 0, width);
+    const MeshPtr plate = drawnOut(box(0, 0, signThick, digit + 1.2), 0, width);
     const MeshPtr mesh = withFigure(plate, figureOf(spec, value), width / 2, 0.6);
     Part sign{fmt::format("sign {}", figureOf(spec, value)), mesh, asItIs(*mesh)};
-    sign.placement.position += Vec3(bounds.center().x() - width / 2, bounds.min().y() - wall - 2, 0);
+    sign.placement.position += Vec3(bounds.center().x() - width / 2, bounds.min().y() - signThick - 2, 0);
     sign.settings = {{"support.on", false}};
     parts.push_back(std::move(rung));
     parts.push_back(std::move(sign));

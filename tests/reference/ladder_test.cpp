@@ -34,19 +34,28 @@ std::vector<Rung> printedLadder(const LadderSpec& spec) {
   return rungs;
 }
 
-constexpr double wall = 1.6, depth = 10, relief = 0.6;  // mm, as rungs are: the wall stands at the back
+constexpr double wall = 2.4, depth = 10, relief = 0.6;  // mm, as rungs are: the wall stands at the back
 
 // Where the ceiling is and nothing else.
 bool isUnder(const Rung& rung, const Bead& bead) {
   const double front = rung.box.min().y() + relief;
-  const auto lies = [&](double y) { return y > front + 2.2 && y < front + depth - wall - 0.8; };
-  return lies(bead.y0) && lies(bead.y1);
+  const double y = (bead.y0 + bead.y1) / 2;
+  return y > front + 2.2 && y < front + depth - wall - 0.8;
 }
 
-double lowestOver(const Rung& rung, double from) {  // of the part, where nothing is under it
+// Where one of three pegs is.
+bool isUnderPeg(const Rung& rung, const Bead& bead) {
+  const double x = (bead.x0 + bead.x1) / 2 - rung.box.min().x(),
+               y = (bead.y0 + bead.y1) / 2 - rung.box.min().y() - relief;
+  return y > 3.2 && y < 4.8 && ((x > 1.7 && x < 3.3) || (x > 5.2 && x < 6.8) || (x > 8.7 && x < 10.3));
+}
+
+using Where = bool(const Rung&, const Bead&);
+
+double lowestOver(const Rung& rung, double from, Where& where) {  // of the part, where nothing is under it
   double low = 1e9;
   for (const Bead& bead : rung.part)
-    if (isUnder(rung, bead) && bead.z - bead.height > from) low = std::min(low, bead.z - bead.height);
+    if (where(rung, bead) && bead.z - bead.height > from) low = std::min(low, bead.z - bead.height);
   return low;
 }
 
@@ -67,10 +76,11 @@ TEST_P(GapAbove, IsWhatItsNumberSays) {
       EXPECT_GE(found, 11) << rung.figure;
       continue;
     }
-    const double ceiling = lowestOver(rung, 1);
+    Where& where = spec.ceiling == Ceiling::tips ? isUnderPeg : isUnder;
+    const double ceiling = lowestOver(rung, 1, where);
     double top = 0;
     for (const Bead& bead : rung.support)
-      if (bead.z < ceiling + 1e-6 && isUnder(rung, bead)) top = std::max(top, bead.z);
+      if (bead.z < ceiling + 1e-6 && where(rung, bead)) top = std::max(top, bead.z);
     EXPECT_NEAR(ceiling - top, rung.figure, 0.005);
   }
 }
@@ -109,7 +119,9 @@ TEST_P(GapBeside, IsWhatItsNumberSays) {
     double nearest = -1e9;
     for (const Bead& bead : rung.support)
       nearest = std::max({nearest, bead.y0 + bead.width / 2, bead.y1 + bead.width / 2});
-    EXPECT_NEAR(face - nearest, rung.figure, 0.005);
+    EXPECT_GE(face - nearest, rung.figure - 0.005);
+    EXPECT_LE(face - nearest,
+              rung.figure + 0.025);  // the budget of tolerances keeps outlines so far off, decision 0012
   }
 }
 
@@ -122,15 +134,21 @@ class Spacing : public testing::TestWithParam<LadderSpec> {};
 
 TEST_P(Spacing, IsWhatItsNumberSays) {
   for (const Rung& rung : printedLadder(GetParam())) {
-    // The long straight lines of the topmost interface layer, by their distance across.
-    double top = 0;
-    for (const Bead& bead : rung.interface) top = std::max(top, bead.z);
+    // The long slanting lines of the topmost layer that has some, by their distance across.
+    const auto counts = [](const Bead& bead) {
+      return bead.length() > 2 && std::min(std::abs(bead.x1 - bead.x0), std::abs(bead.y1 - bead.y0)) > 1;
+    };
+    double top = 0, width = 0;
+    for (const Bead& bead : rung.interface)
+      if (counts(bead)) top = std::max(top, bead.z);
     std::vector<double> across;
-    double width = 0;
+    Vec2 along = Vec2::Zero();
     for (const Bead& bead : rung.interface) {
-      if (bead.z < top - 1e-6 || bead.length() < 4) continue;
-      const bool alongX = std::abs(bead.x1 - bead.x0) > std::abs(bead.y1 - bead.y0);
-      across.push_back(alongX ? bead.y0 : bead.x0);
+      if (bead.z < top - 1e-6 || !counts(bead)) continue;
+      const Vec2 way = Vec2(bead.x1 - bead.x0, bead.y1 - bead.y0).normalized();
+      if (along.isZero()) along = way;
+      if (std::abs(along.dot(way)) < 0.999) continue;
+      across.push_back(along.x() * bead.y0 - along.y() * bead.x0);
       width = bead.width;
     }
     std::sort(across.begin(), across.end());
