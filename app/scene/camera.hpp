@@ -15,6 +15,7 @@ namespace trellis {
 class Camera {
  public:
   void setView(const QSize& size) { size_ = size; }
+  const QSize& view() const { return size_; }
   void fit(const Box3& box);
   void lookAt(const Vec3& at, double distance);  // mm, at most
   void turn(double yaw, double pitch);           // degrees

@@ -26,7 +26,8 @@ void SceneOverlay::setLegend(const QStringList& words) {
 void SceneOverlay::paintEvent(QPaintEvent*) {
   QPainter painter(this);
   painter.setRenderHint(QPainter::Antialiasing);
-  if (camera_.pitch() >= 0) drawFigures(painter);  // from below they would lie over the parts
+  // From below they would lie over the parts, and beside another variant over that.
+  if (camera_.pitch() >= 0 && !(view_.beside() && view_.beside()->mode != BesideMode::outlines)) drawFigures(painter);
   drawLetters(painter);
   drawGap(painter);
   drawDistances(painter);

@@ -110,7 +110,9 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
   connect(&view, &View::chosenChanged, this, [this] { refreshHandles(); });
   connect(&view, &View::selectionChanged, this, [this] { refreshHandles(); });
   connect(&view, &View::besideChanged, this, [this] {
+    const QSize before = camera_.view();
     camera_.setView(viewSize());
+    if (before != viewSize()) fitAll();
     overlay_->update();
     update();
   });

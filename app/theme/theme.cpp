@@ -51,6 +51,11 @@ QString styleSheet(const Theme& t) {
     QScrollBar::handle:vertical { background: %5; border-radius: 4px; min-height: 32px; }
     QScrollBar::add-line, QScrollBar::sub-line, QScrollBar::add-page, QScrollBar::sub-page { background: none; border: 0; height: 0; }
     QComboBox QAbstractItemView { background: %2; color: %3; selection-background-color: %5; selection-color: %3; }
+    QTableWidget, QTreeWidget { background: %1; color: %3; border: 1px solid %5; gridline-color: %5; outline: 0; }
+    QTableWidget::item:selected, QTreeWidget::item:selected { background: %5; color: %3; }
+    QHeaderView { background: %2; }
+    QHeaderView::section { background: %2; color: %4; border: 0; padding: 2px 4px; }
+    QTableCornerButton::section { background: %2; border: 0; }
     QListWidget { background: %1; border: 1px solid %5; outline: 0; }
     QListWidget::item:selected { background: %5; color: %3; }
     QScrollArea { border: 0; background: %2; }

@@ -69,6 +69,7 @@ PrintPage::PrintPage(Document& document, Builder& builder, View& view, Notes& no
   connect(&builder, &Builder::shownChanged, this, &PrintPage::refreshLearnt);
   connect(&view, &View::selectionChanged, this, &PrintPage::pointTo);
   refresh();
+  refreshNote();
 }
 
 void PrintPage::addVersions(QVBoxLayout* column) {

@@ -79,8 +79,11 @@ SweepPage::SweepPage(Document& document, View& view, Sweeper& sweeper, Activity&
   connect(keep_, &QPushButton::clicked, this, [this] { keep(plot_->chosen()); });
   connect(&sweeper, &Sweeper::changed, this, &SweepPage::refresh);
   connect(&view, &View::turningsChanged, this, &SweepPage::count);
+  for (std::size_t a = 0; a < axes; ++a) {
+    if (a + 1 < axes) keys_[a]->setCurrentIndex(static_cast<int>(a) + 1);
+    takeUsual(a);
+  }
   refresh();
-  count();
 }
 
 void SweepPage::addAxes(QVBoxLayout* column) {
@@ -102,17 +105,19 @@ void SweepPage::addAxes(QVBoxLayout* column) {
     values_[a]->setPlaceholderText(tr("values, with commas"));
     grid->addWidget(keys_[a], static_cast<int>(a), 0);
     grid->addWidget(values_[a], static_cast<int>(a), 1);
-    connect(keys_[a], &QComboBox::activated, this, [this, a] {
-      const QString key = keys_[a]->currentData().toString();
-      values_[a]->setEnabled(key != "turning");
-      values_[a]->setText(key.isEmpty() || key == "turning"
-                              ? QString()
-                              : usualValues(settingRow(key.toStdString()), document_.settings()));
-      count();
-    });
+    connect(keys_[a], &QComboBox::activated, this, [this, a] { takeUsual(a); });
     connect(values_[a], &QLineEdit::textChanged, this, &SweepPage::count);
   }
   column->addLayout(grid);
+}
+
+// Values around what holds now, or all choices.
+void SweepPage::takeUsual(std::size_t axis) {
+  const QString key = keys_[axis]->currentData().toString();
+  const bool typed = !key.isEmpty() && key != "turning";
+  values_[axis]->setEnabled(typed);
+  values_[axis]->setText(typed ? usualValues(settingRow(key.toStdString()), document_.settings()) : QString());
+  count();
 }
 
 void SweepPage::addWants(QVBoxLayout* column) {

@@ -28,6 +28,7 @@ class SweepPage : public QWidget {
   void addWants(class QVBoxLayout* column);
   SweepSpec spec() const;  // throws Error
   void count();
+  void takeUsual(std::size_t axis);
   void start();
   void refresh();
   void look(int combination);

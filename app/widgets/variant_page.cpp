@@ -67,8 +67,6 @@ VariantPage::VariantPage(Document& document, View& view, Comparer& comparer, QWi
   table_->horizontalHeader()->setMinimumSectionSize(64);
   table_->setAccessibleName(tr("Figures of the variants"));
   column->addWidget(table_);
-  bars_ = new FigureBars(comparer);
-  column->addWidget(bars_);
   auto* inHand = new QHBoxLayout;
   name_ = new QLineEdit;
   name_->setObjectName("variantName");
@@ -85,25 +83,21 @@ VariantPage::VariantPage(Document& document, View& view, Comparer& comparer, QWi
   scene_ = new QComboBox;
   scene_->setObjectName("besideMode");
   scene_->addItems(
-      {tr("alone"), tr("with outlines of the chosen"), tr("beside the chosen"), tr("wiped with the chosen")});
-  scene_->setToolTip(tr("How the scene shows the chosen variant beside the one in hand."));
+      {tr("the one in hand alone"), tr("with the other's outlines"), tr("both side by side"), tr("wiped by a line")});
+  scene_->setToolTip(tr("How the scene shows the chosen variant, or the base where the one in hand is chosen."));
+  grid->setContentsMargins(0, 0, 0, 0);
   grid->addWidget(new QLabel(tr("Base")), 0, 0);
   grid->addWidget(base_, 0, 1);
   grid->addWidget(new QLabel(tr("Scene")), 1, 0);
   grid->addWidget(scene_, 1, 1);
-  column->addLayout(grid);
+  how_ = new QWidget;
+  how_->setLayout(grid);
+  column->addWidget(how_);
   words_ = new QLabel;
   words_->setObjectName("variantDifferences");
   words_->setWordWrap(true);
   words_->setMinimumWidth(1);
   column->addWidget(words_);
-  auto* over = new QHBoxLayout;
-  what_ = new QComboBox;
-  what_->setObjectName("takeOverWhat");
-  takeOver_ = button("takeOver", tr("Take over"), tr("Decide here what the chosen variant decided."));
-  over->addWidget(what_, 1);
-  over->addWidget(takeOver_);
-  column->addLayout(over);
   places_ = new QTreeWidget;
   places_->setObjectName("changedPlaces");
   places_->setRootIsDecorated(false);
@@ -114,6 +108,15 @@ VariantPage::VariantPage(Document& document, View& view, Comparer& comparer, QWi
   places_->setFixedHeight(170);
   places_->setToolTip(tr("Where support was gained or lost. A click goes there."));
   column->addWidget(places_);
+  auto* over = new QHBoxLayout;
+  what_ = new QComboBox;
+  what_->setObjectName("takeOverWhat");
+  takeOver_ = button("takeOver", tr("Take over"), tr("Decide here what the chosen variant decided."));
+  over->addWidget(what_, 1);
+  over->addWidget(takeOver_);
+  column->addLayout(over);
+  bars_ = new FigureBars(comparer);
+  column->addWidget(bars_);
   connect(fresh, &QPushButton::clicked, this, [this] { addVariant(true); });
   connect(pin, &QPushButton::clicked, this, [this] { addVariant(false); });
   connect(take_, &QPushButton::clicked, this, [this] { document_.perform(TakeVariant{chosen()}); });
@@ -157,9 +160,10 @@ void VariantPage::hideEvent(QHideEvent* event) {
   comparer_.setWatched(false);
 }
 
-// The chosen one, or another than the one in hand, or the one in hand.
+// The chosen one; else the one in hand where it is not the base, for what it does otherwise is asked first.
 VariantId VariantPage::chosen() const {
   if (comparer_.side(chosen_)) return chosen_;
+  if (comparer_.inHand() != comparer_.base()) return comparer_.inHand();
   for (const Comparer::Side& side : comparer_.sides())
     if (side.variant.id != comparer_.inHand()) return side.variant.id;
   return comparer_.inHand();
@@ -168,8 +172,8 @@ VariantId VariantPage::chosen() const {
 void VariantPage::refresh() {
   const bool several = comparer_.sides().size() > 1;
   hint_->setVisible(!several);
-  for (QWidget* widget : std::initializer_list<QWidget*>{table_, bars_, name_, take_, remove_, base_, scene_, words_,
-                                                         what_, takeOver_, places_})
+  for (QWidget* widget :
+       std::initializer_list<QWidget*>{table_, bars_, name_, take_, remove_, how_, words_, what_, takeOver_, places_})
     widget->setVisible(several || widget == table_);
   refreshTable();
   base_->clear();
@@ -203,13 +207,16 @@ void VariantPage::refreshTable() {
     for (const Comparer::Side& side : sides)
       if (side.build)
         best = row.moreIsBetter ? std::max(best, row.value(side.figures)) : std::min(best, row.value(side.figures));
+    const bool differs = std::any_of(sides.begin(), sides.end(), [&](const Comparer::Side& side) {
+      return side.build && valueWords(row, row.value(side.figures)) != valueWords(row, best);
+    });
     for (std::size_t c = 0; c < sides.size(); ++c) {
       const Comparer::Side& side = sides[c];
       const double value = row.value(side.figures);
       auto* item = new QTableWidgetItem(side.build ? valueWords(row, value) : side.problem.empty() ? "…" : "–");
       item->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
       if (!side.problem.empty()) item->setToolTip(QString::fromStdString(side.problem));
-      const bool isBest = side.build && row.isJudged && sides.size() > 1 && value == best;
+      const bool isBest = side.build && row.isJudged && differs && value == best;
       if (isBest) {
         QFont bold = table_->font();
         bold.setBold(true);
@@ -239,8 +246,9 @@ void VariantPage::refreshChosen() {
   if (!name_->hasFocus()) name_->setText(QString::fromStdString(side->variant.name));
   take_->setEnabled(isOther);
   remove_->setEnabled(comparer_.sides().size() > 1);
-  const int mode = isOther ? scene_->currentIndex() : 0;
-  comparer_.lookAt(mode > 0 ? std::optional(chosen()) : std::nullopt, static_cast<BesideMode>(std::max(0, mode - 1)));
+  const VariantId beside = isOther ? chosen() : comparer_.base();  // the base, where the one in hand is chosen
+  const int mode = beside == comparer_.inHand() ? 0 : scene_->currentIndex();
+  comparer_.lookAt(mode > 0 ? std::optional(beside) : std::nullopt, static_cast<BesideMode>(std::max(0, mode - 1)));
   QStringList words;
   if (side != base)
     for (const std::string& word : differencesInWords(*base->variant.project, *side->variant.project))

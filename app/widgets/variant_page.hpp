@@ -46,6 +46,7 @@ class VariantPage : public QWidget {
   QComboBox *base_, *scene_, *what_;
   QLabel *words_, *hint_;
   QTreeWidget* places_;
+  QWidget* how_;  // base, and what the scene shows
   VariantId chosen_;
   std::vector<ChangedPlace> changed_;
 };

@@ -53,7 +53,7 @@ TEST_F(ReleaseTest, WhatSupportLeavesIsDrawnUnderThePart) {
   const QImage scars = grabbed();
   EXPECT_NE(part, scars);
   const auto* overlay = window.scene().findChild<SceneOverlay*>();
-  EXPECT_TRUE(overlay->legend().join("\n").contains("smooth")) << overlay->legend().join("\n").toStdString();
+  EXPECT_TRUE(overlay->legend().join("\n").contains("striped")) << overlay->legend().join("\n").toStdString();
   window.scene().nextLook();
   EXPECT_NE(grabbed(), scars);
   EXPECT_TRUE(overlay->legend().isEmpty());
