@@ -123,6 +123,15 @@ const std::vector<Case>& cases() {
          const ProjectPtr project = projectOf(shelf());
          return after(project, {keepClean(onPlate(*project, {14, 10, 12}))});
        }},
+      {"seen-scar",
+       [] {
+         const ProjectPtr project = projectOf(shelf());
+         LayMark lay;
+         lay.mark = Mark::block;
+         lay.coat = Coat::seen;
+         lay.stroke = FaceStroke{onPlate(*project, {14, 10, 12})};
+         return after(project, {lay});
+       }},
       {"zone-idle",
        [] {
          return withZone(ZoneAs::enforce, {2, 10, 6}, {2, 2, 2});

@@ -72,7 +72,12 @@ TEST(Raft, LiesUnderEverythingAndReachesPastIt) {
 }
 
 TEST(Raft, OfNoLayersIsNone) {
-  EXPECT_EQ(gcodeOf(projectOf(table(20, 5, 2), {{"support.raft.reach", 9}})), gcodeOf(projectOf(table(20, 5, 2))));
+  // Behind the version's code, which knows that another setting is another.
+  const auto text = [](const ProjectPtr& project) {
+    const std::string all = gcodeOf(project);
+    return all.substr(all.find("; @setup"));
+  };
+  EXPECT_TRUE(text(projectOf(table(20, 5, 2), {{"support.raft.reach", 9}})) == text(projectOf(table(20, 5, 2))));
 }
 
 // Two ledges side by side at one height, one with a body of its own.
