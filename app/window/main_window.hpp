@@ -35,6 +35,7 @@ class MainWindow : public QMainWindow {
   SceneView& scene() { return *scene_; }
   Strip& strip() { return *strip_; }
   Comparer& comparer() { return *comparer_; }
+  Sweeper& sweeper() { return *sweeper_; }
   CompareSheet& compare() { return *compare_; }
   TallyBar& tally() { return *tally_; }
   void showSheet(int index);

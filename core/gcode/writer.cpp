@@ -199,7 +199,7 @@ std::string writeGcode(const Print& print, const GcodeRules& rules, const GcodeA
   parallelFor(print.layers.size(), progress,
               [&](std::size_t i) { texts[i] = LayerWriter(*print.layers[i], i, lift, rules).write(ends[i]); });
   std::string text =
-      fmt::format("; meek-trellis " TRELLIS_VERSION "\n; @version {}\n; @setup machine={} filament={} print={}\n",
+      fmt::format("; meek-trellis " TRELLIS_VERSION "\n; @version code={}\n; @setup machine={} filament={} print={}\n",
                   about.code, quoted(rules.machine), quoted(rules.filament), quoted(rules.print)) +
       filledIn(rules.start, rules.values) + "\nG21\nG90\nM83\n";
   std::size_t size = text.size();

@@ -108,8 +108,8 @@ TEST(Versions, BearACodeOfWhatIsPrinted) {
   EXPECT_EQ(codeOf(performed(*project, AddVariant{"other"})), code);
   EXPECT_EQ(codeOf(performed(*project, KeepVersion{"2026-11-28"})), code);
   EXPECT_NE(codeOf(performed(*project, ChangeSetting{"support.gap.above", 0.21})), code);
-  EXPECT_NE(gcodeOf(project).find("; @version " + code + "\n"), std::string::npos);
-  EXPECT_LT(gcodeOf(project).find("; @version " + code), 60u);
+  EXPECT_NE(gcodeOf(project).find("; @version code=" + code + "\n"), std::string::npos);
+  EXPECT_LT(gcodeOf(project).find("; @version code=" + code), 60u);
 }
 
 TEST(Versions, AreRestoredAndNotUndone) {
