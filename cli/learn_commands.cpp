@@ -5,6 +5,7 @@
 #include "core/document/project_file.hpp"
 #include "core/learn/fragment.hpp"
 #include "core/learn/ladder.hpp"
+#include "core/learn/print_recipe.hpp"
 
 #include <fmt/format.h>
 
@@ -80,6 +81,14 @@ void runFragment(const Options& options) {
   writeFileAtomically(options.out, packProject(withIds(std::move(project))));
 }
 
+void runRecipe(const Options& options) {
+  const Bar bar;
+  Store store;
+  const ProjectPtr project = loaded(store, options, bar.progress());
+  const PrintRecipe recipe = recipeOf(*project, std::filesystem::path(options.out).stem().string());
+  writeFileAtomically(options.out, toJson(recipe).dump(1) + "\n");
+}
+
 }  // namespace
 
 LearnCommands::LearnCommands(CLI::App& app, Options& options) : options_(options) {
@@ -121,6 +130,9 @@ LearnCommands::LearnCommands(CLI::App& app, Options& options) : options_(options
       ->required()
       ->expected(6);
   fragment_->add_option("--part", options.part, "its number, from 0");
+  recipe_ = app.add_subcommand("recipe", "machine, filament, print and settings of a project, to give to others");
+  addProjectOptions(recipe_, options);
+  recipe_->add_option("OUT", options.out, "the recipe to write, .json")->required();
 }
 
 std::optional<int> LearnCommands::run() const {
@@ -132,6 +144,8 @@ std::optional<int> LearnCommands::run() const {
     runLadder(options_);
   else if (*fragment_)
     runFragment(options_);
+  else if (*recipe_)
+    runRecipe(options_);
   else
     return std::nullopt;
   return 0;

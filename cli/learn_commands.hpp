@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// The commands that compare, sweep and learn: compare, sweep, ladder, fragment.
+// The commands that compare, sweep and learn: compare, sweep, ladder, fragment, recipe.
 #pragma once
 
 #include "cli/options.hpp"
@@ -15,7 +15,7 @@ class LearnCommands {
 
  private:
   const Options& options_;
-  CLI::App *compare_, *sweep_, *ladder_, *fragment_;
+  CLI::App *compare_, *sweep_, *ladder_, *fragment_, *recipe_;
 };
 
 }  // namespace trellis

@@ -5,6 +5,7 @@
 #include "core/document/bounds.hpp"
 #include "core/document/project_file.hpp"
 #include "core/document/set_library.hpp"
+#include "core/learn/print_recipe.hpp"
 #include "core/results/perform_all.hpp"
 
 #include <fmt/format.h>
@@ -77,6 +78,8 @@ ProjectPtr loaded(Store& store, const Options& options, const Progress& progress
         options.file +
         " was saved by a newer Meek Trellis, and building it here could lose decisions. Install the newer version.");
   auto project = std::make_shared<Project>(*opened.project);
+  if (!options.recipe.empty())
+    for (const Operation& step : stepsOf(readRecipe(options.recipe))) *project = *performed(*project, step);
   for (const KeptSet& set : sets) *project = *performed(*project, ChooseSet{set});
   applySettings(project->settings, options);
   checkBounds(*project);
@@ -92,6 +95,8 @@ void addSetOptions(CLI::App* command, Options& options) {
   command->add_option("--machine", options.machine, "a kept machine, by name");
   command->add_option("--filament", options.filament, "a kept filament, by name");
   command->add_option("--print", options.print, "a kept print, by name");
+  command->add_option("--recipe", options.recipe,
+                      "a recipe: machine, filament, print and settings as somebody gave them");
   command->add_option("--settings", options.settings, "a JSON object of setting keys and values");
   command->add_option("--set", options.sets, "key=value, may be given several times")->allow_extra_args(false);
 }

@@ -29,7 +29,7 @@ class Bar {
 struct Options {
   std::string file, out, settings, ops, gcode, project, report, svg, journal;
   std::vector<std::string> sets;
-  std::string machine, filament, print;  // names of sets
+  std::string machine, filament, print, recipe;  // names of sets; a file
   double layerHeight = 0;
   TrialRules trial;
   std::vector<std::string> files, vary, want, limits;

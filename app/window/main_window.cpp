@@ -16,6 +16,9 @@
 #include "app/worksheets/mark_sheet.hpp"
 #include "app/worksheets/place_sheet.hpp"
 #include "app/worksheets/study_sheet.hpp"
+#include "core/assess/comparison.hpp"
+#include "core/base/files.hpp"
+#include "core/learn/print_recipe.hpp"
 
 #include <QButtonGroup>
 #include <QCloseEvent>
@@ -292,7 +295,7 @@ void MainWindow::writeReport() {
 
 bool MainWindow::reportTo(const QString& path) {
   try {
-    const QString page = reportPage(*document_, *builder_, *view_, *scene_);
+    const QString page = reportPage(*document_, *builder_, *notes_, *view_, *scene_);
     const auto write = [page, path, title = document_->title()](const Progress&) {
       trellis::writeReport(page, title, path);
     };
@@ -325,6 +328,40 @@ bool MainWindow::exportTo(const QString& path) {
   pointed_->setText(tr("G-code written to %1, as version %2")
                         .arg(path, QString::fromStdString(codeOf(withoutShelf(document_->project())))));
   return true;
+}
+
+void MainWindow::writeRecipe() {
+  const QString path = QFileDialog::getSaveFileName(this, tr("Write a recipe"), document_->title() + ".recipe.json",
+                                                    tr("Recipes (*.json)"));
+  if (path.isEmpty()) return;
+  try {
+    const PrintRecipe recipe = recipeOf(*document_->project(), QFileInfo(path).baseName().toStdString());
+    writeFileAtomically(path.toStdString(), toJson(recipe).dump(1) + "\n");
+  } catch (const Error& error) {
+    ask(error.what());
+  }
+}
+
+// Says what it would change, and changes nothing until it is kept.
+void MainWindow::openRecipe() {
+  const QString path = QFileDialog::getOpenFileName(this, tr("Open a recipe"), QString(), tr("Recipes (*.json)"));
+  if (!path.isEmpty()) tryRecipe(path);
+}
+
+void MainWindow::tryRecipe(const QString& path) {
+  try {
+    const PrintRecipe recipe = readRecipe(path.toStdString());
+    const ProjectPtr before = document_->project();
+    document_->previewTogether(tr("recipe %1").arg(QString::fromStdString(recipe.name)), stepsOf(recipe));
+    QStringList words;
+    for (const std::string& word : differencesInWords(*before, *document_->project()))
+      words << QString::fromStdString(word);
+    ask(words.isEmpty() ? tr("This recipe changes nothing: everything is so already.")
+                        : tr("This recipe would change:\n\n%1\n\nIt is tried out now. Keep it, or leave all as it was.")
+                              .arg(words.join("\n")));
+  } catch (const Error& error) {
+    ask(error.what());
+  }
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {

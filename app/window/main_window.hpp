@@ -46,6 +46,7 @@ class MainWindow : public QMainWindow {
   bool exportTo(const QString& path);
   bool saveTo(const QString& path);
   bool reportTo(const QString& path);  // .pdf or .html
+  void tryRecipe(const QString& path);
 
  protected:
   void closeEvent(QCloseEvent* event) override;
@@ -70,6 +71,8 @@ class MainWindow : public QMainWindow {
   void exportStl();
   void openGcodeByDialog();
   void writeReport();
+  void writeRecipe();
+  void openRecipe();
   bool wasDone(const std::function<void(const Activity::Done&)>& begin);
   void findCommand();
   void escape();

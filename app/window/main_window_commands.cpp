@@ -89,6 +89,8 @@ void MainWindow::makeCommands() {
       {tr("File"), tr("Write G-code…"), QKeySequence("Ctrl+Shift+W"), [this] { exportGcode(); }, {}, hasParts},
       {tr("File"), tr("Write the parts as STL…"), {}, [this] { exportStl(); }, {}, hasParts},
       {tr("File"), tr("Try a G-code file…"), QKeySequence("Ctrl+Shift+T"), [this] { openGcodeByDialog(); }},
+      {tr("File"), tr("Write a recipe…"), {}, [this] { writeRecipe(); }},
+      {tr("File"), tr("Open a recipe…"), {}, [this] { openRecipe(); }},
       {tr("File"), tr("Write a report…"), QKeySequence("Ctrl+P"), [this] { writeReport(); }, {}, hasParts},
       {tr("File"), tr("Quit"), QKeySequence::Quit, [this] { close(); }},
       {tr("Edit"), tr("Undo"), QKeySequence("Ctrl+Z"), [this] { document_->undo(); },

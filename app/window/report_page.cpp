@@ -142,8 +142,33 @@ QString findingsList(const Findings& findings) {
   return list;
 }
 
-QString page(const Document& document, const Builder& builder, View& view, SceneView& scene) {
+// What the maker noted of this very print: in words, and the first photographs.
+QString outcomeOf(const Notes& notes, const std::string& code, const ChosenSets& sets) {
+  const BenchNote* note = notes.all().ofVersion(code, sets.machine.name, sets.filament.name);
+  if (!note) return {};
+  QStringList words;
+  for (const Outcome& outcome : note->outcomes) {
+    QStringList of;
+    if (outcome.came) of << QObject::tr(nameOf(*outcome.came));
+    if (outcome.underside) of << QObject::tr(nameOf(*outcome.underside));
+    if (!of.isEmpty()) words << escaped(outcome.what) + ": " + of.join(", ");
+  }
+  for (const Failure& failure : note->failures) words << QObject::tr(nameOf(failure.kind));
+  if (note->seconds) words << QObject::tr("it took %1").arg(durationWords(*note->seconds));
+  if (!note->text.empty()) words << escaped(note->text);
+  QString pictures;
+  for (std::size_t i = 0; i < std::min<std::size_t>(2, note->pictures.size()); ++i) {
+    const QImage picture(QString::fromStdString((notes.all().folderOf(*note) / note->pictures[i]).string()));
+    if (!picture.isNull())
+      pictures += "<td>" + asData(picture.scaledToWidth(2 * pictureWidth, Qt::SmoothTransformation)) + "</td>";
+  }
+  return heading(QObject::tr("What became of it")) + QString("<p style='margin:0'>%1</p>").arg(words.join("; ")) +
+         (pictures.isEmpty() ? QString() : "<table><tr>" + pictures + "</tr></table>");
+}
+
+QString page(const Document& document, const Builder& builder, const Notes& notes, View& view, SceneView& scene) {
   const Shown& shown = builder.shown();
+  const std::string code = codeOf(withoutShelf(shown.project));
   QString names;
   for (const PartPtr& part : shown.project->parts) names += (names.isEmpty() ? "" : ", ") + escaped(part->name);
   const QString verdict = builder.trialPrint() ? QString::fromStdString(verdictOf(*builder.trialPrint()))
@@ -151,7 +176,8 @@ QString page(const Document& document, const Builder& builder, View& view, Scene
   return QString(
              "<html><head><meta charset='utf-8'><title>%1</title></head><body style='font-family: Lato, sans-serif; "
              "font-size: 9pt; color: #2C2A27'>"
-             "<p style='font-size:15pt; margin:0'><b>%1</b></p><p style='margin:0 0 6px 0'>%2 · %3 · Meek "
+             "<p style='font-size:15pt; margin:0'><b>%1</b></p><p style='margin:0 0 6px 0'>%2 · version %10 · %3 · "
+             "Meek "
              "Trellis " TRELLIS_VERSION
              "</p>%4"
              "<table width='100%'><tr><td valign='top'>%5%6</td><td width='24'></td><td "
@@ -160,19 +186,20 @@ QString page(const Document& document, const Builder& builder, View& view, Scene
                   QLocale().toString(QDate::currentDate(), QLocale::ShortFormat), picturesOf(view, scene),
                   heading(QObject::tr("Tally")), tallyTable(*shown.build, shown.project->settings),
                   heading(QObject::tr("Settings")), settingsTable(shown.project->settings),
-                  heading(QObject::tr("Trial print and removal"))) +
+                  heading(QObject::tr("Trial print and removal")))
+             .arg(QString::fromStdString(code)) +
          QString("<p style='margin:0'>%1<br>%2</p>%3%4</body></html>")
              .arg(verdict.toHtmlEscaped(), piecesWords(*shown.build), heading(QObject::tr("Findings")),
-                  findingsList(shown.build->findings));
+                  findingsList(shown.build->findings) + outcomeOf(notes, code, shown.project->sets));
 }
 
 }  // namespace
 
-QString reportPage(const Document& document, const Builder& builder, View& view, SceneView& scene) {
+QString reportPage(const Document& document, const Builder& builder, const Notes& notes, View& view, SceneView& scene) {
   if (!builder.shown().build || builder.isStale())
     throw Error("The print is still being built. Try again when it is done.");
   if (builder.shown().build->print.layers.empty()) throw Error("There is nothing to report on yet. Open a part first.");
-  return page(document, builder, view, scene);
+  return page(document, builder, notes, view, scene);
 }
 
 void writeReport(const QString& html, const QString& title, const QString& path) {

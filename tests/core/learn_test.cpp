@@ -8,6 +8,7 @@
 #include "core/learn/ladder.hpp"
 #include "core/learn/learnt.hpp"
 #include "core/learn/lettering.hpp"
+#include "core/learn/print_recipe.hpp"
 
 #include <filesystem>
 
@@ -218,6 +219,22 @@ TEST(Learnt, RemovalIsRefittedFromFiveNotes) {
   }
   ASSERT_TRUE(removalFactor(notes));
   EXPECT_NEAR(*removalFactor(notes), (10 * 12 + 20 * 22 + 30 * 40 + 40 * 44 + 50 * 60) / 5500.0, 1e-12);
+}
+
+TEST(PrintRecipe, MakesAnotherProjectPrintTheSameWay) {
+  ProjectPtr giver = projectOf(shelf(), {{"support.gap.above", 0.26}, {"support.structure", "tree"}});
+  for (const KeptSet& set : shippedSets())
+    if (set.kind == SetKind::filament) giver = performed(*giver, ChooseSet{set});  // the last of them
+  const nlohmann::json json = toJson(recipeOf(*giver, "club"));
+  const PrintRecipe recipe = recipeFromJson(nlohmann::json::parse(json.dump()), "club.json");
+  ProjectPtr taker = projectOf(threeCeilings(), {{"support.gap.beside", 0.9}});
+  const MeshPtr mesh = taker->parts[0]->mesh;
+  taker = after(taker, stepsOf(recipe));
+  EXPECT_EQ(taker->settings, giver->settings);
+  EXPECT_EQ(taker->sets, giver->sets);
+  EXPECT_EQ(taker->parts[0]->mesh, mesh);
+  EXPECT_THROW(recipeFromJson({{"meek-trellis-recipe", 9}}, "x"), Error);
+  EXPECT_THROW(recipeFromJson({{"name", "x"}}, "x"), Error);
 }
 
 }  // namespace
