@@ -28,10 +28,16 @@ Vec3 Camera::eye() const { return target_ - distance_ * forward(); }
 
 void Camera::fit(const Box3& box) {
   if (box.isEmpty()) return;
+  constexpr double margin = 0.9;  // of the view's half
   target_ = box.center();
-  const double radius = box.diagonal().norm() / 2;
-  const double narrow = std::min(1.0, static_cast<double>(size_.width()) / std::max(1, size_.height()));
-  distance_ = std::max(10.0, radius / std::sin(toRadians(fieldOfView / 2)) / narrow * 0.82);
+  const double high = margin * std::tan(toRadians(fieldOfView / 2)),
+               wide = high * size_.width() / std::max(1, size_.height());
+  distance_ = 10;
+  for (int corner = 0; corner < 8; ++corner) {
+    const Vec3 at = box.corner(static_cast<Box3::CornerType>(corner)) - target_;
+    const double ahead = at.dot(forward());
+    distance_ = std::max({distance_, std::abs(at.dot(right())) / wide - ahead, std::abs(at.dot(up())) / high - ahead});
+  }
 }
 
 void Camera::lookAt(const Vec3& at, double distance) {
@@ -62,12 +68,14 @@ void Camera::zoom(double factor, const Vec3& towards) {
   distance_ = next;
 }
 
+std::pair<double, double> Camera::depths() const { return {std::max(0.5, distance_ / 50), distance_ * 4 + 1500}; }
+
 QMatrix4x4 Camera::toScreen() const {
   QMatrix4x4 matrix;
-  const double near = std::max(0.5, distance_ / 50);
+  const auto [near, far] = depths();
   matrix.perspective(static_cast<float>(fieldOfView),
                      static_cast<float>(size_.width()) / static_cast<float>(std::max(1, size_.height())),
-                     static_cast<float>(near), static_cast<float>(distance_ * 4 + 1500));
+                     static_cast<float>(near), static_cast<float>(far));
   matrix.lookAt(qt(eye()), qt(target_), qt(right().cross(forward())));
   return matrix;
 }

@@ -16,7 +16,7 @@ class Camera {
  public:
   void setView(const QSize& size) { size_ = size; }
   const QSize& view() const { return size_; }
-  void fit(const Box3& box);
+  void fit(const Box3& box);                     // as near as all of it is seen, with a margin
   void lookAt(const Vec3& at, double distance);  // mm, at most
   void turn(double yaw, double pitch);           // degrees
   void turnTo(double yaw, double pitch);
@@ -24,6 +24,7 @@ class Camera {
   void zoom(double factor, const Vec3& towards);  // factor > 1 comes nearer
 
   QMatrix4x4 toScreen() const;
+  std::pair<double, double> depths() const;  // mm, of the nearest and the farthest that is seen
   Vec3 eye() const;
   struct Ray {
     Vec3 origin, direction;

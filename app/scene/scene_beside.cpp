@@ -55,8 +55,7 @@ void SceneView::drawBeside(const QMatrix4x4& toScreen) {
     return;
   }
   // The same picture again, of the other variant, where it is to be seen.
-  const double pixels = devicePixelRatio();
-  const int all = static_cast<int>(width() * pixels), high = static_cast<int>(height() * pixels);
+  const int all = static_cast<int>(width() * pixels_), high = static_cast<int>(height() * pixels_);
   const int from = static_cast<int>((beside->mode == BesideMode::halves ? 0.5 : beside->wipe) * all);
   glEnable(GL_SCISSOR_TEST);
   glScissor(from, 0, all - from, high);
@@ -65,7 +64,7 @@ void SceneView::drawBeside(const QMatrix4x4& toScreen) {
   line_->bind();
   line_->setUniformValue("toScreen", toScreen);
   if (camera_.pitch() >= 0) drawLines(sheet_, GL_TRIANGLES);
-  drawLines(plate_, GL_LINES);
+  drawLines(camera_.pitch() >= 0 ? plate_ : rim_, GL_LINES);
   line_->release();
   prepareSurfaces(toScreen);
   surface_->setUniformValue("faded", 0.0f);

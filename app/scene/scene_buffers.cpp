@@ -361,6 +361,15 @@ std::vector<LineVertex> plateLines(const Settings& settings) {
   return out;
 }
 
+std::vector<LineVertex> plateRim(const Settings& settings) {
+  const double width = settings.number("machine.width"), depth = settings.number("machine.depth"),
+               z = plateHeight(settings);
+  const Vec3 corners[] = {{0, 0, z}, {width, 0, z}, {width, depth, z}, {0, depth, z}};
+  std::vector<LineVertex> out;
+  for (std::size_t k = 0; k < 4; ++k) addLine(out, corners[k], corners[(k + 1) % 4], theme().rule.darker(115));
+  return out;
+}
+
 std::vector<LineVertex> plateSheet(const Settings& settings) {
   const double width = settings.number("machine.width"), depth = settings.number("machine.depth"),
                z = plateHeight(settings);

@@ -52,6 +52,7 @@ std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const std::
 // All of it lit.
 std::vector<SurfaceVertex> litSolid(const SupportSolid& solid);
 std::vector<LineVertex> boxLines(const Box3& box);
+std::vector<LineVertex> plateRim(const Settings& settings);
 std::vector<LineVertex> plateLines(const Settings& settings);                       // pairs
 std::vector<LineVertex> plateSheet(const Settings& settings);                       // triangles
 std::vector<LineVertex> ballOutline(const Vec3& centre, double radius, Mark mark);  // pairs

@@ -31,6 +31,7 @@ void SceneView::prepareSurfaces(const QMatrix4x4& toScreen) {
   surface_->setUniformValue("freeLean", static_cast<float>(hangsBeyond(document_.settings())));
   surface_->setUniformValue("glass", 0.0f);
   surface_->setUniformValue("fresh", 0.0f);
+  surface_->setUniformValue("fineness", static_cast<float>(pixels_ / devicePixelRatio()));
   surface_->setUniformValue("faded", builder_.showsOldSupports() ? 1.0f : 0.0f);
   for (const auto& [name, colour] : {std::pair{"part", t.part},
                                      {"hangingLow", t.hangingLow},
@@ -118,20 +119,30 @@ void SceneView::drawLines(Buffer& buffer, unsigned mode) {
   buffer.array.release();
 }
 
+// At rest the same again, finer. How long that takes nobody waits for while the view moves.
 void SceneView::paintGL() {
   refill();
+  const bool fine = std::exchange(fine_, false);
+  const QSize size = this->size() * devicePixelRatio();
+  pixels_ = devicePixelRatio() * (fine ? RestFrame::fineness : 1);
+  if (fine) rest_.begin(size);
+  drawFrame();
+  if (fine) rest_.end(defaultFramebufferObject(), camera_, theme().ink);
+  if (!fine && fineAtRest_) restTimer_.start();
+}
+
+void SceneView::drawFrame() {
   const QColor air = theme().paper.darker(103);
   glClearColor(static_cast<float>(air.redF()), static_cast<float>(air.greenF()), static_cast<float>(air.blueF()), 1);
   glEnable(GL_DEPTH_TEST);
   glDepthMask(GL_TRUE);
   glClear(GL_COLOR_BUFFER_BIT | GL_DEPTH_BUFFER_BIT);
   const QMatrix4x4 toScreen = camera_.toScreen();
-  const double pixels = devicePixelRatio();
-  glViewport(0, 0, static_cast<int>(viewSize().width() * pixels), static_cast<int>(height() * pixels));
+  glViewport(0, 0, static_cast<int>(viewSize().width() * pixels_), static_cast<int>(height() * pixels_));
   line_->bind();
   line_->setUniformValue("toScreen", toScreen);
   if (camera_.pitch() >= 0) drawLines(sheet_, GL_TRIANGLES);
-  drawLines(plate_, GL_LINES);
+  drawLines(camera_.pitch() >= 0 ? plate_ : rim_, GL_LINES);  // from below its rim is enough
   line_->release();
   drawSurfaces(toScreen);
   line_->bind();

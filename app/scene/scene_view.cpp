@@ -119,6 +119,13 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
   connect(switches_, &LayerSwitches::changed, this, [this] { update(); });
   connect(switches_, &LayerSwitches::fromAboveAsked, this, &SceneView::lookFromAbove);
   connect(&view, &View::wentTo, this, &SceneView::goTo);
+  constexpr int rest = 150;  // ms without a new picture
+  restTimer_.setSingleShot(true);
+  restTimer_.setInterval(rest);
+  connect(&restTimer_, &QTimer::timeout, this, [this] {
+    fine_ = view_.pieceInHand() < 0;
+    if (fine_) update();
+  });
   pieceTimer_.setInterval(40);
   connect(&pieceTimer_, &QTimer::timeout, this, qOverload<>(&QWidget::update));
   connect(&view, &View::pieceTaken, this, [this] {
@@ -135,15 +142,16 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
 
 SceneView::~SceneView() {
   makeCurrent();
-  for (Buffer* buffer :
-       {&parts_,        &marks_, &supports_, &plate_, &sheet_, &ribbons_,     &ball_,           &ghost_,      &defects_,
-        &handleBuffer_, &coats_, &choices_,  &lit_,   &zones_, &decisions_,   &starts_,         &piece_,      &travels_,
-        &arrows_,       &stack_, &removal_,  &fresh_, &scars_, &besideParts_, &besideSupports_, &besideLines_}) {
+  for (Buffer* buffer : {&parts_,     &marks_,   &supports_,     &plate_,          &sheet_,       &ribbons_, &ball_,
+                         &ghost_,     &defects_, &handleBuffer_, &coats_,          &choices_,     &lit_,     &zones_,
+                         &decisions_, &starts_,  &piece_,        &travels_,        &arrows_,      &stack_,   &removal_,
+                         &fresh_,     &scars_,   &besideParts_,  &besideSupports_, &besideLines_, &rim_}) {
     buffer->array.destroy();
     buffer->vertices.destroy();
   }
   surface_.reset();
   line_.reset();
+  rest_.destroy();
   doneCurrent();
 }
 
@@ -234,6 +242,13 @@ void SceneView::turnBy(double yaw, double pitch) {
   update();
 }
 
+void SceneView::turnOver() { lookFrom(camera_.yaw(), camera_.pitch() >= 0 ? -35 : 28); }
+
+void SceneView::lookFrom(double yaw, double pitch) {
+  camera_.turnTo(yaw, pitch);
+  fitAll();
+}
+
 void SceneView::turnToNextStraight(int yawSteps, int pitchSteps) {
   camera_.turnTo((std::round(camera_.yaw() / 90) + yawSteps) * 90,
                  (std::round(camera_.pitch() / 90) + pitchSteps) * 90);
@@ -251,6 +266,7 @@ void SceneView::initializeGL() {
   };
   surface_ = program("surface");
   line_ = program("line");
+  rest_.initialize();
 }
 
 void SceneView::resizeGL(int, int) { camera_.setView(viewSize()); }
@@ -286,6 +302,7 @@ void SceneView::refill() {
   const int selected = std::max(0, view_.selectedPart());
   const Key shownParts = keyOf(built, alone_, view_.selection());
   show(plate_, keyOf(project->settings), [&] { return plateLines(project->settings); });
+  show(rim_, keyOf(project->settings), [&] { return plateRim(project->settings); });
   show(sheet_, keyOf(project->settings), [&] { return plateSheet(project->settings); });
   show(parts_, keyOfParts(*project), [&] { return partSurfaces(*project); });
   show(scars_, keyOf(built, look_),

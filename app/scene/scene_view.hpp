@@ -6,6 +6,7 @@
 #include "app/scene/camera.hpp"
 #include "app/scene/handles.hpp"
 #include "app/scene/layer_switches.hpp"
+#include "app/scene/rest_frame.hpp"
 #include "app/scene/scene_buffers.hpp"
 #include "core/document/settle.hpp"
 #include "core/mesh/ray.hpp"
@@ -43,6 +44,10 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   void lookFromAbove();                            // straight down on the shown layer, as large as it fits
   void turnBy(double yaw, double pitch);
   void turnToNextStraight(int yawSteps, int pitchSteps);
+  void turnOver();                          // to look from below, and back
+  void lookFrom(double yaw, double pitch);  // at all of it
+  // Whether the picture is drawn again, finer, when nothing has moved for a while.
+  void setFineAtRest(bool fine) { fineAtRest_ = fine; }
   Camera& camera() { return camera_; }
   const std::vector<Handle>& handles() const { return handles_; }
   LayerSwitches& switches() { return *switches_; }
@@ -107,6 +112,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   // The variant that is looked at beside, see scene_beside.cpp.
   void refillBeside();
   void drawBeside(const QMatrix4x4& toScreen);
+  void drawFrame();
   QSize viewSize() const;  // of what the hand works on: half the scene where the other half shows another variant
   bool isOnWipe(const QPointF& pixel) const;
   void drawLines(Buffer& buffer, unsigned mode);
@@ -171,13 +177,16 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   std::shared_ptr<const TrialPrint> stackOf_;
   Key stackKey_ = 0;            // of which lines of it are drawn
   std::optional<Vec3> wentTo_;  // a place that was gone to, until the next click
-  QTimer pieceTimer_;
+  QTimer pieceTimer_, restTimer_;
+  RestFrame rest_;
+  bool fine_ = false, fineAtRest_ = true;
+  double pixels_ = 1;  // of what is drawn into, for each of the widget's
   QElapsedTimer sinceTaken_;
   QMatrix4x4 overlaidFor_;  // the view they were drawn for
   std::unique_ptr<QOpenGLShaderProgram> surface_, line_;
-  Buffer parts_, marks_, supports_, plate_, sheet_, ribbons_, ball_, ghost_, defects_, handleBuffer_, coats_, choices_,
-      lit_, zones_, decisions_, starts_, piece_, travels_, arrows_, stack_, removal_, fresh_, scars_, besideParts_,
-      besideSupports_, besideLines_;
+  Buffer parts_, marks_, supports_, plate_, rim_, sheet_, ribbons_, ball_, ghost_, defects_, handleBuffer_, coats_,
+      choices_, lit_, zones_, decisions_, starts_, piece_, travels_, arrows_, stack_, removal_, fresh_, scars_,
+      besideParts_, besideSupports_, besideLines_;
   std::vector<int> partEnds_;  // in parts_, after each part
   Key layerKey_ = 0;           // of the lines of the topmost shown layer
   bool handlesShown_ = false, partHandles_ = false;

@@ -11,6 +11,7 @@ uniform float freeLean;   // degrees
 uniform vec4 cut;         // normal and height of the plane that hides what lies before it; normal 0: none
 uniform float faded;      // 1 while supports are being rebuilt
 uniform float glass;      // 1 while supports step aside for a tool that works on the surface behind them
+uniform float fineness;   // pixels for each of the screen
 uniform float fresh;      // 1 for what the brush would lay
 uniform vec3 accent;
 uniform vec3 part, hangingLow, hangingHigh, enforce, block, body, branch, interfaceColour, lowerColour, paper;
@@ -24,7 +25,7 @@ void main() {
     float lean = degrees(asin(clamp(-n.z, -1.0, 1.0)));
     if (lean > freeLean) base = mix(hangingLow, hangingHigh, (lean - freeLean) / (90.0 - freeLean));
   }
-  vec2 pixel = gl_FragCoord.xy;
+  vec2 pixel = gl_FragCoord.xy / fineness;
   if (what == 1) {  // upright chevrons
     float wave = mod(pixel.y - abs(mod(pixel.x, 14.0) - 7.0), 10.0);
     base = wave < 5.0 ? enforce : enforce * 0.78;

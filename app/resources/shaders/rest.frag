@@ -1,0 +1,36 @@
+#version 330 core
+// From a picture twice as large, with its depths: one without stairs, with outlines and with hollows in shade.
+in vec2 at;
+uniform sampler2D picture, depth;
+uniform vec2 depths;   // mm, of the nearest and the farthest that is drawn
+uniform float spread;  // mm across a pixel of this picture, for each mm of distance
+uniform vec3 ink;
+out vec4 colour;
+ivec2 middle;
+float raw(ivec2 away) {
+  return texelFetch(depth, clamp(middle + away, ivec2(0), textureSize(depth, 0) - 1), 0).r;
+}
+float distanceOf(float d) { return depths.x * depths.y / (depths.y - d * (depths.y - depths.x)); }
+void main() {
+  middle = ivec2(gl_FragCoord.xy) * 2;
+  vec3 base = texture(picture, at).rgb;  // between four pixels, so all of them
+  float here = raw(ivec2(0)), z = distanceOf(here);
+  // Raw depths are even over a plane, however it lies: what is uneven is an edge, or a hollow.
+  float mm = z * z * (depths.y - depths.x) / (depths.x * depths.y);
+  float bend = max(abs(raw(ivec2(2, 0)) + raw(ivec2(-2, 0)) - 2.0 * here),
+                   abs(raw(ivec2(0, 2)) + raw(ivec2(0, -2)) - 2.0 * here)) * mm;
+  float pixel = spread * z;
+  float edge = smoothstep(2.5 * pixel, 9.0 * pixel, bend);
+  float hollow = 0.0;
+  const ivec2 ways[7] = ivec2[7](ivec2(7, 2), ivec2(-2, 7), ivec2(9, 12), ivec2(-12, 9), ivec2(23, 3), ivec2(-9, 22),
+                                 ivec2(17, -17));
+  for (int k = 0; k < 7; ++k) {
+    float reach = length(vec2(ways[k])) * 0.5 * pixel;
+    float a = raw(ways[k]), b = raw(-ways[k]);
+    float nearer = (here - (a + b) * 0.5) * mm / reach;
+    // What lies far before or behind has nothing to do with this place.
+    float apart = max(abs(distanceOf(a) - z), abs(distanceOf(b) - z)) / reach;
+    if (here < 1.0) hollow += clamp(nearer, 0.0, 0.8) * (1.0 - smoothstep(1.2, 3.2, apart));
+  }
+  colour = vec4(mix(base * (1.0 - 0.2 * min(hollow, 2.0)), ink, 0.42 * edge), 1.0);
+}
