@@ -21,12 +21,15 @@ int main(int argc, char** argv) {
   parser.addPositionalArgument("file", "a mesh (STL, OBJ, PLY, OFF, 3MF, AMF) or a project");
   const QCommandLineOption shots("shots", "Write pictures of the main views into a folder and quit.", "folder");
   parser.addOption(shots);
-  const QCommandLineOption size("size", "How large the window is at first.", "width>x<height", "1280x800");
+  const QCommandLineOption size("size", "How large the window is at first.", "width>x<height");
   parser.addOption(size);
   parser.process(app);
   trellis::installTheme(app);
   trellis::MainWindow window;
-  window.resize(parser.value(size).section('x', 0, 0).toInt(), parser.value(size).section('x', 1, 1).toInt());
+  if (parser.isSet(size))
+    window.resize(parser.value(size).section('x', 0, 0).toInt(), parser.value(size).section('x', 1, 1).toInt());
+  else if (parser.isSet(shots))
+    window.resize(1280, 800);
   window.show();
   const QStringList files = parser.positionalArguments();
   for (int i = 0; i < files.size(); ++i) window.document().open(files[i], i > 0);

@@ -5,6 +5,7 @@
 #include "cli/listings.hpp"
 #include "cli/recover.hpp"
 #include "core/assess/report.hpp"
+#include "core/assess/support_export.hpp"
 #include "core/base/files.hpp"
 #include "core/document/bounds.hpp"
 #include "core/document/operations.hpp"
@@ -167,6 +168,7 @@ void runBuild(const Options& options) {
   if (!options.gcode.empty()) writeFileAtomically(options.gcode, gcodeOf(*project, *build, bar.progress()));
   const std::string text = report.dump(2, ' ', false, Json::error_handler_t::replace) + "\n";
   if (!options.report.empty()) writeFileAtomically(options.report, text);
+  if (!options.csv.empty()) writeFileAtomically(options.csv, pricesCsv(*build, project->settings));
   if (options.json)
     std::cout << text;
   else
@@ -207,15 +209,29 @@ void runTrial(const Options& options) {
   for (const std::string& what : trial.ignored) fmt::print("  not known, and passed over: {}\n", what);
 }
 
+// Parts, what was built under them, or both.
 void runConvert(const Options& options) {
   const Bar bar;
   Store store;
   const ProjectPtr project = loaded(store, options, bar.progress());
   const std::string suffix = std::filesystem::path(options.out).extension().string();
-  if (suffix == ".3mf") return writeFileAtomically(options.out, packProject(*project));
-  if (suffix != ".stl")
+  if (suffix != ".3mf" && suffix != ".stl")
     throw Error(options.out + " has a format this program does not write. End its name in .stl or .3mf.");
-  writeFileAtomically(options.out, writeStl(*placedTogether(*project)));
+  if (options.what == "parts")
+    return writeFileAtomically(options.out,
+                               suffix == ".3mf" ? packProject(*project) : writeStl(*placedTogether(*project)));
+  const BuildPtr build = buildProject(store, project, bar.progress());
+  if (suffix == ".3mf" && options.what == "both")
+    return writeFileAtomically(options.out, packWithSupports(*project, *build, bar.progress()));
+  const MeshPtr supports = supportMesh(*build, bar.progress());
+  if (!supports) throw Error("There is no support to write: nothing is built under the parts.");
+  if (suffix == ".3mf") throw Error("A 3MF file has the parts as well: write it with --what both.");
+  std::vector<Vec3f> corners;
+  for (const MeshPtr& mesh : {supports, options.what == "both" ? placedTogether(*project) : nullptr})
+    if (mesh)
+      for (const Facet& facet : mesh->facets)
+        for (const std::uint32_t index : facet) corners.push_back(mesh->vertices[index]);
+  writeFileAtomically(options.out, writeStl(*meshFromCorners(corners)));
 }
 
 }  // namespace
@@ -239,6 +255,7 @@ int main(int argc, char** argv) {
   build->add_flag("--remedies", options.remedies, "try the findings' remedies and say which help, at what cost");
   build->add_option("--gcode", options.gcode, "write G-code here");
   build->add_option("--project", options.project, "write the project here");
+  build->add_option("--csv", options.csv, "write what each site, mark, prop and zone costs (CSV) here");
   build->add_option("--report", options.report, "write the report (JSON) here");
   const LearnCommands learning(app, options);
   CLI::App* trial = app.add_subcommand("trial", "what would print on air, from G-code alone");
@@ -266,6 +283,8 @@ int main(int argc, char** argv) {
   CLI::App* convert = app.add_subcommand("convert", "a mesh or project written as .stl or .3mf");
   addProjectOptions(convert, options);
   convert->add_option("OUT", options.out, "where to write, .stl or .3mf")->required();
+  convert->add_option("--what", options.what, "parts, supports or both; with supports, 3MF is no project")
+      ->check(CLI::IsMember({"parts", "supports", "both"}));
   CLI::App* settings = app.add_subcommand("settings", "every setting: key, unit, range, default, help");
   settings->add_flag("--json", options.json, "JSON on standard output");
   CLI::App* sets = app.add_subcommand("sets", "every machine, filament and print: those that ship and your own");

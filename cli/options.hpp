@@ -34,7 +34,7 @@ struct Options {
   TrialRules trial;
   std::vector<std::string> files, vary, want, limits;
   SweepPlaces sweep;
-  std::string kind, ceiling = "flat";
+  std::string kind, ceiling = "flat", what = "parts", csv;
   std::optional<double> from, to, step;
   std::vector<double> box;
   std::size_t part = 0;

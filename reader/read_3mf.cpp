@@ -74,6 +74,9 @@ void collect(NMR::PLib3MFModelObjectResource* object, const Affine& placed, int 
   BOOL isMesh = false, isComponents = false;
   require(NMR::lib3mf_object_ismeshobject(object, &isMesh), damaged);
   require(NMR::lib3mf_object_iscomponentsobject(object, &isComponents), damaged);
+  DWORD type = 0;
+  require(NMR::lib3mf_object_gettype(object, &type), damaged);
+  if (type == NMR::MODELOBJECTTYPE_SUPPORT) return;  // made elsewhere, and no part
   if (isMesh) {
     MeshPtr mesh = meshOf(object);
     if (mesh->facets.empty()) return;

@@ -48,6 +48,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   void lookFrom(double yaw, double pitch);  // at all of it
   // Whether the picture is drawn again, finer, when nothing has moved for a while.
   void setFineAtRest(bool fine) { fineAtRest_ = fine; }
+  void drawFinelyNext() { fine_ = true; }
   Camera& camera() { return camera_; }
   const std::vector<Handle>& handles() const { return handles_; }
   LayerSwitches& switches() { return *switches_; }

@@ -2,8 +2,12 @@
 #include "app/theme/theme.hpp"
 
 #include <QApplication>
+#include <QDBusConnection>
+#include <QDBusMessage>
+#include <QDBusVariant>
 #include <QFontDatabase>
 #include <QPalette>
+#include <QSettings>
 #include <QStyleFactory>
 
 // Resources of a static library have to be asked for by name, outside every namespace.
@@ -22,7 +26,23 @@ const Theme night{"#262422", "#2E2C29", "#EDE8DF", "#ADA699", "#474339", "#34312
 const Theme* current = &day;
 
 // The palette the desktop gave the application before we change it tells whether it prefers dark.
+// What the maker chose; else what the desktop says through its settings portal (org.freedesktop.appearance,
+// color-scheme: 1 is dark, 2 light); else what its palette looks like.
 bool prefersDark(const QApplication& app) {
+  if (const QString chosen = QSettings().value("colours").toString(); !chosen.isEmpty()) return chosen == "night";
+  QDBusMessage ask = QDBusMessage::createMethodCall("org.freedesktop.portal.Desktop", "/org/freedesktop/portal/desktop",
+                                                    "org.freedesktop.portal.Settings", "Read");
+  ask << "org.freedesktop.appearance"
+      << "color-scheme";
+  constexpr int patience = 300;  // ms
+  if (QDBusConnection::sessionBus().isConnected()) {
+    const QDBusMessage answer = QDBusConnection::sessionBus().call(ask, QDBus::Block, patience);
+    if (answer.type() == QDBusMessage::ReplyMessage && !answer.arguments().isEmpty()) {
+      QVariant value = answer.arguments().constFirst().value<QDBusVariant>().variant();
+      if (value.canConvert<QDBusVariant>()) value = value.value<QDBusVariant>().variant();
+      if (value.toUInt() > 0) return value.toUInt() == 1;
+    }
+  }
   const QPalette palette = app.palette();
   return palette.color(QPalette::WindowText).lightness() > palette.color(QPalette::Window).lightness();
 }

@@ -2,7 +2,9 @@
 #include "app/window/builder.hpp"
 
 #include "core/assess/report.hpp"
+#include "core/assess/support_export.hpp"
 #include "core/base/files.hpp"
+#include "core/mesh/stl.hpp"
 #include "core/results/build_project.hpp"
 #include "core/results/gcode_text.hpp"
 #include "core/results/tried_remedies.hpp"
@@ -183,25 +185,40 @@ void Builder::cancel() {
   if (!trialPrint_) triedBuild_.reset();
 }
 
-void Builder::exportGcode(const QString& path, const Activity::Done& done) {
+// Says why not, and tells whoever asked.
+bool Builder::mayWrite(const Activity::Done& done) {
   QString problem;
-  if (document_.refusesToWrite()) {
-    if (done) done(false);
-    return;
-  }
-  if (!shown_.build || isStale())
+  const bool refused = document_.refusesToWrite();
+  if (!refused && (!shown_.build || isStale()))
     problem = tr("The print is still being built. Try again when it is done.");
-  else if (shown_.build->print.layers.empty())
+  else if (!refused && shown_.build->print.layers.empty())
     problem = tr("There is nothing to print yet. Open a part first.");
-  if (!problem.isEmpty()) {
-    activity_.fail(problem);
-    if (done) done(false);
-    return;
-  }
+  if (!problem.isEmpty()) activity_.fail(problem);
+  if (!refused && problem.isEmpty()) return true;
+  if (done) done(false);
+  return false;
+}
+
+void Builder::exportGcode(const QString& path, const Activity::Done& done) {
+  if (!mayWrite(done)) return;
   activity_.write(
       [path, shown = shown_](const Progress& progress) {
         progress.report(0, "writing G-code");
         writeFileAtomically(path.toStdString(), gcodeOf(*shown.project, *shown.build, progress));
+      },
+      done);
+}
+
+void Builder::exportSupports(const QString& path, const Activity::Done& done) {
+  if (!mayWrite(done)) return;
+  activity_.write(
+      [path, shown = shown_](const Progress& progress) {
+        progress.report(0.1, "writing supports");
+        if (path.endsWith(".3mf", Qt::CaseInsensitive))
+          return writeFileAtomically(path.toStdString(), packWithSupports(*shown.project, *shown.build, progress));
+        const MeshPtr supports = supportMesh(*shown.build, progress);
+        if (!supports) throw Error("There is no support to write: nothing is built under the parts.");
+        writeFileAtomically(path.toStdString(), writeStl(*supports));
       },
       done);
 }

@@ -47,6 +47,8 @@ class Builder : public QObject {
   void cancel();  // and all errands
 
   void exportGcode(const QString& path, const Activity::Done& done = {});
+  // Supports as .stl, or parts and supports as .3mf, for other programs.
+  void exportSupports(const QString& path, const Activity::Done& done = {});
 
   // What was noticed of what is shown. Remedies come with it once they were tried, and only those that help.
   const Findings& findings() const { return findings_; }
@@ -75,6 +77,7 @@ class Builder : public QObject {
   void remediesTried();
 
  private:
+  bool mayWrite(const Activity::Done& done);
   void forget();
   void take(const Shown& shown);
   std::optional<Shown> known(Key key);

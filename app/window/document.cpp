@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/document.hpp"
 
+#include "app/widgets/thumbnail_image.hpp"
+
 #include "core/settings/rules.hpp"
 
 #include "core/base/files.hpp"
@@ -8,6 +10,7 @@
 #include "core/mesh/stl.hpp"
 #include "core/results/part_recipes.hpp"
 
+#include <QBuffer>
 #include <QFileInfo>
 
 #include <algorithm>
@@ -22,6 +25,18 @@ std::vector<MeshTreePtr> treesOf(const Project& project) {
   std::vector<MeshTreePtr> trees;
   for (const PartPtr& part : project.parts) trees.push_back(treeOf(part->mesh));
   return trees;
+}
+
+// For file managers, as PNG: all parts where they stand.
+std::string pictureOf(const Project& project) {
+  constexpr int size = 256;  // pixels
+  if (project.parts.empty()) return {};
+  const Thumbnail picture = thumbnail(*placedTogether(project), Affine::Identity(), size);
+  QByteArray bytes;
+  QBuffer buffer(&bytes);
+  buffer.open(QIODevice::WriteOnly);
+  imageOf(picture, hangsBeyond(project.settings)).save(&buffer, "PNG");
+  return bytes.toStdString();
 }
 
 }  // namespace
@@ -266,14 +281,16 @@ void Document::save(const QString& path, const Activity::Done& done) {
     return;
   }
   const ProjectPtr project = history_.kept();
-  activity_.write([=](const Progress&) { writeFileAtomically(path.toStdString(), packProject(*project)); }, done,
-                  [=, this] {
-                    path_ = path;
-                    history_.markSaved(project);
-                    if (!isModified()) journal_.drop();
-                    Q_EMIT saved(path);
-                    sayChanged();
-                  });
+  activity_.write(
+      [=](const Progress&) { writeFileAtomically(path.toStdString(), packProject(*project, pictureOf(*project))); },
+      done,
+      [=, this] {
+        path_ = path;
+        history_.markSaved(project);
+        if (!isModified()) journal_.drop();
+        Q_EMIT saved(path);
+        sayChanged();
+      });
 }
 
 void Document::exportStl(const QString& path, const Activity::Done& done) {

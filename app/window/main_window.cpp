@@ -75,6 +75,7 @@ MainWindow::MainWindow()
   connect(document_.get(), &Document::oddlySized, this, &MainWindow::askUnit);
   constexpr int frame = 32;  // pixels, of a title bar: nobody knows it before the window is shown
   resize(QSize(1280, 800).boundedTo(screen()->availableSize() - QSize(0, frame)));
+  restoreGeometry(QSettings().value("window").toByteArray());  // as it was left, maximised too
   setMinimumSize(1024, 640);
   refreshTitle();
   document_->lookForJournals();
@@ -308,6 +309,12 @@ bool MainWindow::reportTo(const QString& path) {
   }
 }
 
+void MainWindow::exportSupports() {
+  const QString path = QFileDialog::getSaveFileName(this, tr("Write supports"), document_->title() + " supports.3mf",
+                                                    tr("Parts and supports (*.3mf);;Supports alone (*.stl)"));
+  if (!path.isEmpty()) builder_->exportSupports(path);
+}
+
 void MainWindow::exportStl() {
   QString path = QFileDialog::getSaveFileName(this, tr("Write the parts as STL"), document_->title() + ".stl",
                                               tr("Meshes (*.stl)"));
@@ -367,6 +374,7 @@ void MainWindow::tryRecipe(const QString& path) {
 void MainWindow::closeEvent(QCloseEvent* event) {
   if (!mayLose()) return event->ignore();
   document_->letGo();
+  QSettings().setValue("window", saveGeometry());
   event->accept();
 }
 

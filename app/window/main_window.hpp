@@ -69,11 +69,18 @@ class MainWindow : public QMainWindow {
   bool saveAs();
   void exportGcode();
   void exportStl();
+  void exportSupports();
   void openGcodeByDialog();
   void writeReport();
   void writeRecipe();
   void openRecipe();
   bool wasDone(const std::function<void(const Activity::Done&)>& begin);
+  struct Named {
+    QString words;
+    std::function<void()> run;
+  };
+  std::vector<Named> everythingNamed();
+  void showSetting(const std::string& key);
   void findCommand();
   void escape();
   void selectAll();

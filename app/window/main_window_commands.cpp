@@ -8,6 +8,7 @@
 #include "app/worksheets/compare_sheet.hpp"
 
 #include <QAbstractButton>
+#include <QAbstractSpinBox>
 #include <QApplication>
 #include <QDialog>
 #include <QDir>
@@ -17,7 +18,11 @@
 #include <QListWidget>
 #include <QMenuBar>
 #include <QMessageBox>
+#include <QPushButton>
+#include <QScrollArea>
 #include <QSettings>
+#include <QStackedWidget>
+#include <QTextBrowser>
 #include <QVBoxLayout>
 
 #include <numeric>
@@ -88,6 +93,12 @@ void MainWindow::makeCommands() {
       {tr("File"), tr("Save as…"), QKeySequence("Ctrl+Shift+S"), [this] { saveAs(); }, {}, hasParts},
       {tr("File"), tr("Write G-code…"), QKeySequence("Ctrl+Shift+W"), [this] { exportGcode(); }, {}, hasParts},
       {tr("File"), tr("Write the parts as STL…"), {}, [this] { exportStl(); }, {}, hasParts},
+      {tr("File"),
+       tr("Write supports as STL, or with the parts as 3MF…"),
+       {},
+       [this] { exportSupports(); },
+       {},
+       hasParts},
       {tr("File"), tr("Try a G-code file…"), QKeySequence("Ctrl+Shift+T"), [this] { openGcodeByDialog(); }},
       {tr("File"), tr("Write a recipe…"), {}, [this] { writeRecipe(); }},
       {tr("File"), tr("Open a recipe…"), {}, [this] { openRecipe(); }},
@@ -267,6 +278,12 @@ void MainWindow::makeCommands() {
          showSheet(5);
          compare_->showPage(3);
        }},
+      {tr("View"),
+       tr("Colours as the desktop has them, from the next start"),
+       {},
+       [] { QSettings().remove("colours"); }},
+      {tr("View"), tr("Colours by day, from the next start"), {}, [] { QSettings().setValue("colours", "day"); }},
+      {tr("View"), tr("Colours by night, from the next start"), {}, [] { QSettings().setValue("colours", "night"); }},
       {tr("View"), tr("Breakdown"), QKeySequence("Ctrl+T"), [this] { tally_->toggleBreakdown(); }},
       {tr("Help"), tr("Keys"), QKeySequence::HelpContents, [this] { showShortcuts(); }},
   };
@@ -341,23 +358,61 @@ void MainWindow::makeMenus() {
   });
 }
 
+// Whatever has a name: commands, settings, parts, findings.
+std::vector<MainWindow::Named> MainWindow::everythingNamed() {
+  std::vector<Named> all;
+  for (const Command& command : commands_)
+    all.push_back({QString("%1 · %2    %3").arg(command.menu, command.name, command.shortcut.toString()), [&command] {
+                     if (!command.enabled || command.enabled()) command.run();
+                   }});
+  for (const SettingRow& row : settingsTable())
+    all.push_back({tr("Setting · %1").arg(QString::fromStdString(row.label)), [this, &row] { showSetting(row.key); }});
+  for (std::size_t p = 0; p < document_->project()->parts.size(); ++p)
+    all.push_back({tr("Part · %1").arg(QString::fromStdString(document_->project()->parts[p]->name)),
+                   [this, p] { view_->selectPart(static_cast<int>(p)); }});
+  for (const Finding& finding : builder_->findings())
+    all.push_back({tr("Finding · %1").arg(QString::fromStdString(finding.message)), [this, at = finding.at] {
+                     showSheet(4);
+                     view_->goTo(at);
+                   }});
+  return all;
+}
+
+// The worksheet that has it, scrolled to it.
+void MainWindow::showSetting(const std::string& key) {
+  for (int sheet = 0; sheet < sheets_->count(); ++sheet) {
+    auto* editor = sheets_->widget(sheet)->findChild<QWidget*>(QString::fromStdString(key));
+    if (!editor) continue;
+    showSheet(sheet);
+    QCoreApplication::processEvents();  // until it has its place
+    if (auto* scroll = sheets_->widget(sheet)->findChild<QScrollArea*>()) scroll->ensureWidgetVisible(editor, 0, 120);
+    if (auto* field = editor->findChild<QAbstractSpinBox*>()) field->setFocus();
+    return;
+  }
+  pointed_->setText(tr("%1 is set on the page of its machine, filament or print, in Build.")
+                        .arg(QString::fromStdString(settingRow(key).label)));
+  showSheet(3);
+}
+
 void MainWindow::findCommand() {
+  const std::vector<Named> all = everythingNamed();
   QDialog dialog(this);
-  dialog.setWindowTitle(tr("Find a command"));
+  dialog.setWindowTitle(tr("Find"));
   dialog.resize(460, 380);
   auto* column = new QVBoxLayout(&dialog);
   auto* text = new QLineEdit;
-  text->setPlaceholderText(tr("Type a part of its name"));
+  text->setPlaceholderText(tr("Type a part of its name: a command, a setting, a part, a finding"));
   auto* list = new QListWidget;
   column->addWidget(text);
   column->addWidget(list);
   const auto fill = [&](const QString& wanted) {
     list->clear();
-    for (std::size_t i = 0; i < commands_.size(); ++i) {
-      const Command& command = commands_[i];
-      if (!wanted.isEmpty() && !(command.menu + " " + command.name).contains(wanted, Qt::CaseInsensitive)) continue;
-      auto* item = new QListWidgetItem(
-          QString("%1 · %2    %3").arg(command.menu, command.name, command.shortcut.toString()), list);
+    for (std::size_t i = 0; i < all.size(); ++i) {
+      const QStringList words = wanted.split(' ', Qt::SkipEmptyParts);
+      if (!std::all_of(words.begin(), words.end(),
+                       [&](const QString& word) { return all[i].words.contains(word, Qt::CaseInsensitive); }))
+        continue;
+      auto* item = new QListWidgetItem(all[i].words, list);
       item->setData(Qt::UserRole, static_cast<int>(i));
     }
     list->setCurrentRow(0);
@@ -367,8 +422,7 @@ void MainWindow::findCommand() {
   connect(text, &QLineEdit::returnPressed, &dialog, &QDialog::accept);
   connect(list, &QListWidget::itemActivated, &dialog, &QDialog::accept);
   if (dialog.exec() != QDialog::Accepted || !list->currentItem()) return;
-  const Command& command = commands_[static_cast<std::size_t>(list->currentItem()->data(Qt::UserRole).toInt())];
-  if (!command.enabled || command.enabled()) command.run();
+  all[static_cast<std::size_t>(list->currentItem()->data(Qt::UserRole).toInt())].run();
 }
 
 void MainWindow::showShortcuts() {
@@ -384,8 +438,17 @@ void MainWindow::showShortcuts() {
          "<tr><td>Scene · brush size</td><td>Ctrl+wheel</td></tr>"
          "<tr><td>Scene · slide the cut</td><td>Shift+wheel</td></tr>"
          "<tr><td>Strip · one layer, with Shift ten</td><td>Wheel</td></tr></table>");
-  QMessageBox box(QMessageBox::NoIcon, tr("Keys"), rows, QMessageBox::Close, this);
-  box.exec();
+  QDialog dialog(this);  // as high as the window at most: there are many
+  dialog.setWindowTitle(tr("Keys"));
+  dialog.resize(560, std::min(720, height() - 60));
+  auto* column = new QVBoxLayout(&dialog);
+  auto* text = new QTextBrowser;
+  text->setHtml(rows);
+  column->addWidget(text);
+  auto* close = new QPushButton(tr("Close"));
+  column->addWidget(close, 0, Qt::AlignRight);
+  connect(close, &QPushButton::clicked, &dialog, &QDialog::accept);
+  dialog.exec();
 }
 
 }  // namespace trellis

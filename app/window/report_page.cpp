@@ -109,7 +109,7 @@ QString tallyTable(const Build& build, const Settings& settings) {
   };
   const auto g = [&](const Use& use) { return QObject::tr("%1 g").arg(grams(use, settings), 0, 'f', 2); };
   double contact = 0;
-  for (const Piece& piece : build.support->pieces) contact += piece.contactAbove;
+  for (const Price& price : build.prices) contact += price.contact;  // of what hangs, and no more
   return "<table cellspacing='1'>" + row(QObject::tr("time"), durationWords(tally.seconds)) +
          row(QObject::tr("filament"), g(tally.whole())) + row(QObject::tr("of it support"), g(tally.support())) +
          row(QObject::tr("money"), QString::number(money(tally.whole(), settings), 'f', 2)) +

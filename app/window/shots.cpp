@@ -3,8 +3,11 @@
 
 #include "app/scene/scene_view.hpp"
 #include "app/tally/tally_bar.hpp"
+#include "app/window/comparer.hpp"
 #include "app/window/main_window.hpp"
 #include "app/worksheets/check_sheet.hpp"
+#include "app/worksheets/compare_sheet.hpp"
+#include "core/learn/ladder.hpp"
 
 #include <QAbstractButton>
 #include <QApplication>
@@ -164,7 +167,6 @@ bool check(MainWindow& window, const std::function<void(const QString&)>& shot) 
   auto* bearings = window.scene().switches().findChild<QAbstractButton*>("drawBearings");
   bearings->setChecked(true);
   window.scene().lookFromAbove();
-  shot("stands-on");
   bearings->setChecked(false);
   QTemporaryDir scratch;
   if (!window.exportTo(scratch.filePath("frond.gcode"))) return false;
@@ -179,6 +181,44 @@ bool check(MainWindow& window, const std::function<void(const QString&)>& shot) 
   return true;
 }
 
+// All of it as trees, beside how it was: by a line that can be dragged.
+bool compare(MainWindow& window, const std::function<void(const QString&)>& shot) {
+  window.document().perform(AddVariant{"trees"});
+  for (std::size_t p = 0; p < window.document().project()->parts.size(); ++p)
+    window.document().perform(ChangeSetting{"support.structure", std::string("tree"), p});
+  if (!waitForBuild(window)) return false;
+  window.showSheet(5);
+  const auto allBuilt = [&] {
+    const auto& sides = window.comparer().sides();
+    return std::all_of(sides.begin(), sides.end(), [](const Comparer::Side& side) { return side.build != nullptr; });
+  };
+  QEventLoop loop;
+  QObject::connect(&window.comparer(), &Comparer::changed, &loop, [&] {
+    if (allBuilt()) loop.quit();
+  });
+  if (!allBuilt()) loop.exec();
+  auto* mode = window.findChild<QComboBox*>("besideMode");
+  mode->setCurrentIndex(3);
+  Q_EMIT mode->activated(3);
+  window.scene().camera().turnTo(-65, 24);
+  window.scene().fitAll();
+  shot("compare");
+  mode->setCurrentIndex(0);
+  Q_EMIT mode->activated(0);
+  return true;
+}
+
+bool ladder(MainWindow& window, const std::function<void(const QString&)>& shot) {
+  window.document().perform(AddParts{ladderParts(usualLadder(LadderKind::gapAbove), window.document().settings())});
+  if (!waitForBuild(window)) return false;
+  window.showSheet(5);
+  window.compare().showPage(2);
+  window.scene().camera().turnTo(-75, 22);
+  window.scene().fitAll();
+  shot("ladder");
+  return true;
+}
+
 }  // namespace
 
 int takeShots(MainWindow& window, const QString& folder) {
@@ -187,6 +227,7 @@ int takeShots(MainWindow& window, const QString& folder) {
   bool written = true;
   const auto shot = [&](const QString& name) {
     settle();
+    window.scene().drawFinelyNext();
     written = window.grab().save(folder + "/" + name + ".png") && written;
   };
   const double height = window.view().height();
@@ -266,17 +307,6 @@ int takeShots(MainWindow& window, const QString& folder) {
   growTrees(window, "frond", -60, 12);
   if (!waitForBuild(window)) return 1;
   shot("trees");
-  // Trees but for the undersides of its head, which stand on normal support.
-  const std::size_t snail = growTrees(window, "snail", 20, 10);
-  if (!waitForBuild(window)) return 1;
-  const std::vector<Site>& hanging = window.builder().shown().build->parts[snail].sites->list;
-  const auto largest = std::max_element(hanging.begin(), hanging.end(), [](const Site& a, const Site& b) {
-    return a.area * (a.low > 5) < b.area * (b.low > 5);
-  });
-  window.document().perform(
-      DecideSite{snail, largest->at, std::nullopt, Overrides{{"support.structure", std::string("normal")}}});
-  if (!waitForBuild(window)) return 1;
-  shot("mixed");
   window.view().setEditsPart(false);
   window.scene().showSelectedAlone();
   if (!check(window, shot)) return 1;
@@ -287,9 +317,13 @@ int takeShots(MainWindow& window, const QString& folder) {
                facets.begin() + static_cast<std::ptrdiff_t>(facets.size() / 3 + 240));
   torn.mesh = makeMesh(torn.mesh->vertices, facets);
   torn.marks = std::make_shared<const Marks>();
+  if (!compare(window, shot)) return 1;
   window.document().newProject();
   window.showSheet(0);
   shot("empty");
+  if (!ladder(window, shot)) return 1;
+  window.document().newProject();
+  window.showSheet(0);
   window.document().perform(AddParts{{std::make_shared<const Part>(torn)}});
   if (!waitForBuild(window)) return 1;
   window.scene().camera().turnTo(-75, 25);

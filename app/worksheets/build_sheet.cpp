@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/worksheets/build_sheet.hpp"
 
+#include "app/tally/tally_bar.hpp"
+
 #include "core/base/short_name.hpp"
 
 #include "app/widgets/density_editor.hpp"
@@ -46,11 +48,11 @@ QString savedWords(const Shown& shown) {
   const auto held = std::count_if(pieces.begin(), pieces.end(),
                                   [&](const PieceFigures& piece) { return dissolve(piece) && piece.bodyTool == 1; });
   return QObject::tr(
-             "%1 of %2 pieces keep a body that dissolves. The others' bodies from the first filament save %3 h; %4 "
+             "%1 of %2 pieces keep a body that dissolves. The others' bodies from the first filament save %3; %4 "
              "tool changes.")
       .arg(held)
       .arg(pieces.size())
-      .arg(shown.build->savedSeconds / 3600, 0, 'f', 2)
+      .arg(durationWords(shown.build->savedSeconds))
       .arg(shown.build->tally.toolChanges);
 }
 

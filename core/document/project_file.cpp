@@ -6,6 +6,7 @@
 #include "core/document/bounds.hpp"
 #include "core/document/decisions_json.hpp"
 #include "core/document/marks_file.hpp"
+#include "core/mesh/model_xml.hpp"
 
 #include <fmt/format.h>
 
@@ -21,71 +22,17 @@ namespace {
 using Json = nlohmann::json;
 constexpr const char* decisionsEntry = "Trellis/decisions.json";
 
-constexpr const char* contentTypes =
-    R"(<?xml version="1.0" encoding="UTF-8"?>
-<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types">
-<Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/>
-<Default Extension="model" ContentType="application/vnd.ms-package.3dmanufacturing-3dmodel+xml"/>
-<Default Extension="json" ContentType="application/json"/>
-<Default Extension="bin" ContentType="application/octet-stream"/>
-</Types>
-)";
-constexpr const char* rootRelations =
-    R"(<?xml version="1.0" encoding="UTF-8"?>
-<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">
-<Relationship Id="model" Target="/3D/3dmodel.model" Type="http://schemas.microsoft.com/3dmanufacturing/2013/01/3dmodel"/>
-</Relationships>
-)";
-
-std::string escaped(const std::string& text) {
-  std::string out;
-  for (const char c : text) switch (c) {
-      case '&':
-        out += "&amp;";
-        break;
-      case '<':
-        out += "&lt;";
-        break;
-      case '>':
-        out += "&gt;";
-        break;
-      case '"':
-        out += "&quot;";
-        break;
-      default:
-        out += static_cast<unsigned char>(c) < 32 ? ' ' : c;
-    }
-  return out;
-}
-
 std::string modelXml(const Project& project, const MeshList& list) {
-  std::string xml =
-      "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<model unit=\"millimeter\" xml:lang=\"en-US\" "
-      "xmlns=\"http://schemas.microsoft.com/3dmanufacturing/core/2015/02\">\n"
-      "<metadata name=\"Application\">Meek Trellis " TRELLIS_VERSION "</metadata>\n<resources>\n";
-  const auto out = std::back_inserter(xml);
+  std::string xml = beginModel();
   for (std::size_t i = 0; i < list.meshes.size(); ++i) {
     const auto first =
         static_cast<std::size_t>(std::find(list.ofPart.begin(), list.ofPart.end(), i) - list.ofPart.begin());
-    fmt::format_to(out, "<object id=\"{}\" type=\"model\" name=\"{}\"><mesh><vertices>\n", i + 1,
-                   escaped(project.parts[first]->name));
-    for (const Vec3f& v : list.meshes[i]->vertices)
-      fmt::format_to(out, "<vertex x=\"{:.9g}\" y=\"{:.9g}\" z=\"{:.9g}\"/>\n", v.x(), v.y(), v.z());
-    xml += "</vertices><triangles>\n";
-    for (const Facet& f : list.meshes[i]->facets)
-      fmt::format_to(out, "<triangle v1=\"{}\" v2=\"{}\" v3=\"{}\"/>\n", f[0], f[1], f[2]);
-    xml += "</triangles></mesh></object>\n";
+    appendObject(xml, i + 1, "model", project.parts[first]->name, *list.meshes[i]);
   }
-  xml += "</resources>\n<build>\n";
-  for (std::size_t p = 0; p < project.parts.size(); ++p) {
-    const Affine t = transformOf(project.parts[p]->placement, *project.parts[p]->mesh);
-    fmt::format_to(out, "<item objectid=\"{}\" transform=\"", list.ofPart[p] + 1);
-    for (int column = 0; column < 4; ++column)
-      for (int row = 0; row < 3; ++row)
-        fmt::format_to(out, "{}{:.9g}", column + row ? " " : "", t.matrix()(row, column));
-    xml += "\"/>\n";
-  }
-  return xml + "</build>\n</model>\n";
+  xml += endResources;
+  for (std::size_t p = 0; p < project.parts.size(); ++p)
+    appendItem(xml, list.ofPart[p] + 1, transformOf(project.parts[p]->placement, *project.parts[p]->mesh));
+  return xml + endModel;
 }
 
 std::string attachmentRelations(const std::vector<std::string>& entries) {
@@ -126,7 +73,7 @@ OpenedProject readProject(std::string_view bytes, const std::string& name) {
   return {std::move(read.project), true, read.fromNewerVersion};
 }
 
-std::string packProject(const Project& project) {
+std::string packProject(const Project& project, std::string_view thumbnail) {
   std::vector<std::pair<std::string, std::string>> attachments;
   // What variants and versions share is attached once.
   std::map<Key, std::string> known;
@@ -149,11 +96,11 @@ std::string packProject(const Project& project) {
   attachments.emplace_back(decisionsEntry, decisions.dump(1, ' ', false, Json::error_handler_t::replace));
   std::vector<std::string> names;
   for (const auto& [entry, bytes] : attachments) names.push_back(entry);
-  std::vector<std::pair<std::string, std::string>> entries{
-      {"[Content_Types].xml", contentTypes},
-      {"_rels/.rels", rootRelations},
-      {"3D/3dmodel.model", modelXml(project, distinctMeshes(project))},
-      {"3D/_rels/3dmodel.model.rels", attachmentRelations(names)}};
+  std::vector<std::pair<std::string, std::string>> entries{{"[Content_Types].xml", contentTypes()},
+                                                           {"_rels/.rels", rootRelations(!thumbnail.empty())},
+                                                           {modelEntry, modelXml(project, distinctMeshes(project))},
+                                                           {"3D/_rels/3dmodel.model.rels", attachmentRelations(names)}};
+  if (!thumbnail.empty()) entries.emplace_back(thumbnailEntry, thumbnail);
   entries.insert(entries.end(), attachments.begin(), attachments.end());
   return writeArchive(entries);
 }

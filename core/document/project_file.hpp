@@ -19,8 +19,8 @@ bool isProjectFile(std::string_view bytes);
 // Throws Error naming the file when it is damaged or is no project.
 OpenedProject readProject(std::string_view bytes, const std::string& name);
 
-// Every mesh comes back bit for bit, and every mark.
-std::string packProject(const Project& project);
+// Every mesh comes back bit for bit, and every mark. thumbnail: a PNG that file managers show; none where it is empty.
+std::string packProject(const Project& project, std::string_view thumbnail = {});
 
 // A file of either kind: a project, or meshes as the parts of a new one with the settings and sets of another. A
 // project keeps its own.

@@ -2,6 +2,7 @@
 // Every mesh that two packages carry (assimp-testmodels 5.2.5 and libcgal-demo 5.5) in the formats we read,
 // against CGAL's own readers, or against the file itself where we use CGAL's or CGAL has none. What we write is read by
 // lib3mf 1.8 in strict mode and by Assimp 5.2.
+#include "core/assess/support_export.hpp"
 #include "core/base/archive.hpp"
 #include "core/base/files.hpp"
 #include "core/document/project_file.hpp"
@@ -238,6 +239,44 @@ TEST(Writing, ThreeMfIsReadByLib3mfInStrictMode) {
   DWORD warnings = 0;
   ASSERT_EQ(NMR::lib3mf_reader_getwarningcount(reader, &warnings), LIB3MF_OK);
   EXPECT_EQ(warnings, 0u);
+}
+
+// Parts as parts, supports as supports, each piece's body and interface apart; and as much of it as is printed.
+TEST(Writing, SupportsAreReadAsSupportsByLib3mfInStrictMode) {
+  ScratchFolder folder;
+  const ProjectPtr project = projectOf(threeCeilings());
+  const BuildPtr built = build(project);
+  writeFileAtomically(folder / "with.3mf", packWithSupports(*project, *built, Progress()));
+  NMR::PLib3MFModel* model = nullptr;
+  NMR::PLib3MFModelReader* reader = nullptr;
+  ASSERT_EQ(NMR::lib3mf_createmodel(&model), LIB3MF_OK);
+  ASSERT_EQ(NMR::lib3mf_model_queryreader(model, "3mf", &reader), LIB3MF_OK);
+  ASSERT_EQ(NMR::lib3mf_reader_setstrictmodeactive(reader, true), LIB3MF_OK);
+  ASSERT_EQ(NMR::lib3mf_reader_readfromfileutf8(reader, (folder / "with.3mf").c_str()), LIB3MF_OK);
+  NMR::PLib3MFModelResourceIterator* objects = nullptr;
+  ASSERT_EQ(NMR::lib3mf_model_getobjects(model, &objects), LIB3MF_OK);
+  std::size_t parts = 0, supports = 0;
+  for (BOOL more = false;;) {
+    ASSERT_EQ(NMR::lib3mf_resourceiterator_movenext(objects, &more), LIB3MF_OK);
+    if (!more) break;
+    NMR::PLib3MFModelResource* object = nullptr;
+    ASSERT_EQ(NMR::lib3mf_resourceiterator_getcurrent(objects, &object), LIB3MF_OK);
+    DWORD type = 0;
+    ASSERT_EQ(NMR::lib3mf_object_gettype(object, &type), LIB3MF_OK);
+    (type == NMR::MODELOBJECTTYPE_SUPPORT ? supports : parts) += 1;
+  }
+  EXPECT_EQ(parts, 1u);
+  EXPECT_EQ(supports, 2 * built->support->pieces.size());
+  double volume = 0, printed = 0;
+  for (std::size_t piece = 0; piece < built->support->pieces.size(); ++piece)
+    for (const bool interface : {false, true}) {
+      const MeshPtr solid = pieceSolid(*built, piece, interface);
+      EXPECT_EQ(inspect(*solid).openEdges, 0u);
+      volume += inspect(*solid).volume;
+    }
+  for (const SupportLayer& layer : built->support->layers)
+    for (const PieceRegion& region : layer.regions) printed += area(region.area) * (layer.top - layer.bottom);
+  EXPECT_NEAR(volume, printed, 1e-3 * printed);
 }
 
 TEST(Writing, ThreeMfIsReadByAssimpWithTheSamePlaces) {

@@ -1,0 +1,99 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/assess/support_export.hpp"
+
+#include "core/assess/report.hpp"
+#include "core/base/archive.hpp"
+#include "core/mesh/extrude.hpp"
+#include "core/mesh/model_xml.hpp"
+
+#include <fmt/format.h>
+
+#include <map>
+
+namespace trellis {
+
+namespace {
+
+bool isInterface(RegionKind kind) { return kind == RegionKind::interfaceUpper || kind == RegionKind::interfaceLower; }
+
+void append(std::vector<Vec3f>& corners, const MeshPtr& mesh) {
+  if (!mesh) return;
+  for (const Facet& facet : mesh->facets)
+    for (const std::uint32_t index : facet) corners.push_back(mesh->vertices[index]);
+}
+
+MeshPtr together(std::vector<Vec3f> corners) { return corners.empty() ? nullptr : meshFromCorners(corners); }
+
+}  // namespace
+
+MeshPtr pieceSolid(const Build& build, std::size_t piece, bool interface) {
+  struct Slab {
+    double bottom, top;
+    const Polygons* area;
+  };
+  std::map<Key, Slab> open;  // by what they are, so that straight columns grow on
+  std::vector<Vec3f> corners;
+  const auto close = [&](const Slab& slab) { append(corners, extruded(*slab.area, slab.bottom, slab.top)); };
+  for (const SupportLayer& layer : build.support->layers) {
+    for (const PieceRegion& region : layer.regions) {
+      if (region.piece != piece || isInterface(region.kind) != interface) continue;
+      const auto [entry, fresh] = open.try_emplace(region.key, Slab{layer.bottom, layer.top, &region.area});
+      if (fresh) continue;
+      if (std::abs(entry->second.top - layer.bottom) < 1e-6) {
+        entry->second.top = layer.top;
+      } else {
+        close(entry->second);
+        entry->second = {layer.bottom, layer.top, &region.area};
+      }
+    }
+    std::erase_if(open, [&](const auto& entry) {
+      const bool ended = entry.second.top < layer.bottom - 1e-6;
+      if (ended) close(entry.second);
+      return ended;
+    });
+  }
+  for (const auto& [key, slab] : open) close(slab);
+  return together(std::move(corners));
+}
+
+MeshPtr supportMesh(const Build& build, const Progress& progress) {
+  std::vector<Vec3f> corners;
+  for (std::size_t piece = 0; piece < build.support->pieces.size(); ++piece)
+    for (const bool interface : {false, true}) {
+      progress.check();
+      append(corners, pieceSolid(build, piece, interface));
+    }
+  return together(std::move(corners));
+}
+
+std::string packWithSupports(const Project& project, const Build& build, const Progress& progress) {
+  std::string xml = beginModel(), items;
+  std::size_t id = 0;
+  const auto add = [&](const char* type, const std::string& name, const TriangleMesh& mesh, const Affine& place) {
+    appendObject(xml, ++id, type, name, mesh);
+    appendItem(items, id, place);
+  };
+  for (const PartPtr& part : project.parts)
+    add("model", part->name, *part->mesh, transformOf(part->placement, *part->mesh));
+  for (std::size_t piece = 0; piece < build.support->pieces.size(); ++piece)
+    for (const bool interface : {false, true}) {
+      progress.check();
+      if (const MeshPtr solid = pieceSolid(build, piece, interface))
+        add("support", fmt::format("support {} {}", piece + 1, interface ? "interface" : "body"), *solid,
+            Affine::Identity());
+    }
+  return writeArchive({{"[Content_Types].xml", contentTypes()},
+                       {"_rels/.rels", rootRelations(false)},
+                       {modelEntry, xml + endResources + items + endModel}});
+}
+
+std::string pricesCsv(const Build& build, const Settings& settings) {
+  std::string csv = "cause,part,number,contact_mm2,g,time_s,cost,removal_s\r\n";
+  for (const Price& price : build.prices)
+    csv += fmt::format("{},{},{},{:.2f},{:.4f},{:.1f},{:.4f},{:.1f}\r\n", nameOf(price.cause.kind),
+                       price.cause.part + 1, price.cause.index + 1, price.contact, grams(price.use, settings),
+                       price.use.seconds, money(price.use, settings), price.removal);
+  return csv;
+}
+
+}  // namespace trellis
