@@ -33,8 +33,8 @@ set(CPACK_GENERATOR DEB)
 set(CPACK_PACKAGING_INSTALL_PREFIX /usr)
 set(CPACK_PACKAGE_CONTACT "The makers of Meek Trellis <makers@meektrellis.org>")
 set(CPACK_PACKAGE_DESCRIPTION_SUMMARY "bench for deciding where support goes in filament printing")
-set(CPACK_DEBIAN_PACKAGE_DESCRIPTION "Support is painted, built as columns or trees, priced in hours, grams and minutes
-of a hand, checked by a trial print of the finished text, planned off piece by
+set(CPACK_DEBIAN_PACKAGE_DESCRIPTION "Support is painted, built as columns or trees, priced in hours, grams and
+minutes of a hand, checked by a trial print of the finished text, planned off piece by
 piece, and compared with other ways of doing it. Reads STL, OBJ, PLY, OFF, 3MF
 and AMF; writes G-code, 3MF and STL.")
 set(CPACK_DEBIAN_PACKAGE_SECTION graphics)

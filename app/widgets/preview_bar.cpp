@@ -21,10 +21,15 @@ PreviewBar::PreviewBar(Document& document, Builder& builder, View& view, QWidget
   auto* leave = new QPushButton(tr("Leave as it was"));
   leave->setObjectName("leave");
   leave->setToolTip(tr("Everything is as it was before. Esc."));
+  auto* beside = new QPushButton(tr("Keep as a variant"));
+  beside->setObjectName("keepAsVariant");
+  beside->setToolTip(tr("What was there stays as it is, as a variant of its own; this one is gone on with."));
   line->addWidget(words_);
   line->addWidget(keep);
+  line->addWidget(beside);
   line->addWidget(leave);
   connect(keep, &QPushButton::clicked, &document, &Document::keepPreview);
+  connect(beside, &QPushButton::clicked, &document, &Document::keepPreviewAsVariant);
   connect(leave, &QPushButton::clicked, &document, &Document::leavePreview);
   connect(&document, &Document::changed, this, &PreviewBar::refresh);
   connect(&builder, &Builder::shownChanged, this, &PreviewBar::refresh);

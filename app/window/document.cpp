@@ -205,6 +205,19 @@ void Document::keepPreview() {
   touched();
 }
 
+void Document::keepPreviewAsVariant() {
+  if (!isPreviewing()) return;
+  const ProjectPtr tried = project();
+  const std::string name = history_.previewName();
+  history_.leavePreview();
+  perform(AddVariant{freeVariantName(tr("variant"), 2)});
+  auto next = std::make_shared<Project>(*tried);
+  next->shelf = project()->shelf;
+  next->nextId = std::max(next->nextId, project()->nextId);
+  history_.preview(name, std::move(next));
+  keepPreview();
+}
+
 void Document::leavePreview() {
   if (!isPreviewing()) return;
   history_.leavePreview();
@@ -306,7 +319,7 @@ void Document::exportStl(const QString& path, const Activity::Done& done) {
 }
 
 QString Document::title() const {
-  if (!path_.isEmpty()) return QFileInfo(path_).completeBaseName();
+  if (!path_.isEmpty()) return QFileInfo(path_).completeBaseName().remove(".trellis");
   return project()->parts.empty() ? tr("empty plate") : QString::fromStdString(project()->parts.front()->name);
 }
 

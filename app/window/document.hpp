@@ -57,6 +57,7 @@ class Document : public QObject {
   const QStringList& previewNotes() const { return previewNotes_; }
   const std::vector<std::uint32_t>& previewFacets() const { return previewFacets_; }
   void keepPreview();
+  void keepPreviewAsVariant();  // beside what is there, which stays as it is; the new one is in hand
   void leavePreview();
 
   // The maker's machines, filaments and prints. Each throws Error when it cannot be done. What is chosen here is chosen

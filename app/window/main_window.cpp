@@ -266,8 +266,8 @@ void MainWindow::remember(const QString& path) {
 bool MainWindow::save() { return document_->path().isEmpty() ? saveAs() : saveTo(document_->path()); }
 
 bool MainWindow::saveAs() {
-  QString path =
-      QFileDialog::getSaveFileName(this, tr("Save project"), document_->title() + ".3mf", tr("Projects (*.3mf)"));
+  QString path = QFileDialog::getSaveFileName(this, tr("Save project"), document_->title() + ".trellis.3mf",
+                                              tr("Projects (*.3mf)"));
   if (path.isEmpty()) return false;
   if (!path.endsWith(".3mf", Qt::CaseInsensitive)) path += ".3mf";
   return saveTo(path);

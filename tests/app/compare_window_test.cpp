@@ -144,6 +144,20 @@ TEST_F(CompareTest, ALadderIsLaidAsAVariantOfItsOwn) {
   EXPECT_EQ(window.document().project()->parts.size(), 1u);
 }
 
+TEST_F(CompareTest, ATurningThatIsTriedOutIsKeptAsAVariant) {
+  open(shelf());
+  PlacePart place;
+  place.turn = Vec3(90, 0, 0);
+  window.document().preview(place);
+  click("keepAsVariant");
+  settled();
+  const std::vector<Variant> all = variantsOf(window.document().project());
+  ASSERT_EQ(all.size(), 2u);
+  EXPECT_EQ(all[0].project->parts[0]->placement.turn, Vec3(Vec3::Zero()));
+  EXPECT_EQ(window.document().project()->parts[0]->placement.turn, Vec3(90, 0, 0));
+  EXPECT_EQ(window.document().project()->shelf.name, "variant 2");
+}
+
 TEST_F(CompareTest, ASweepIsBuiltAndItsBestKept) {
   open(threeCeilings());
   click("comparePage1");
