@@ -160,11 +160,13 @@ void MainWindow::layOut() {
   showSheet(0);
 }
 
-// The tool in hand stays, whichever worksheet is looked at.
+// The tool in hand stays, whichever worksheet is looked at; but nothing is laid while variants are compared.
 void MainWindow::showSheet(int index) {
   sheets_->setCurrentIndex(index);
   tabs_->button(index)->setChecked(true);
   if (index != 0) hand_->setSettling(false);
+  if (index == 5 && hand_->brush().lays())  // what is compared is looked at, and not through glass
+    changeBrush([](Brush& brush) { brush.tool = Tool::pick; });
   scene_->setHandlesShown(true, index == 0);
 }
 

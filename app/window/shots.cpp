@@ -253,7 +253,6 @@ int takeShots(MainWindow& window, const QString& folder) {
   sites->clearSelection();
   window.showSheet(2);
   window.view().selectPart(2);
-  window.scene().turnBy(110, 6);
   window.hand().setBrush({.tool = Tool::ball});
   for (const double y : {154.9, 125.1}) {  // under both eye-stalks
     LayMark mark{2, Mark::enforce, BallStroke{{Vec3(221.4, y, 22.6)}, 3.5}};
@@ -261,7 +260,10 @@ int takeShots(MainWindow& window, const QString& folder) {
     window.document().perform(mark);
   }
   if (!waitForBuild(window)) return 1;
+  window.scene().camera().turnTo(15, -22);  // near, from below: where support is decided
+  window.scene().camera().lookAt({205, 140, 24}, 150);
   shot("mark");
+  window.scene().fitAll();
   window.hand().setBrush({.tool = Tool::pick});
   window.document().undo();
   window.document().undo();
