@@ -90,7 +90,9 @@ void Builder::rebuild() {
       });
     };
     const Shown shown = made(wanted, progress, watch);
-    activity_.here([this, shown] { take(shown); });
+    activity_.here([this, shown] {
+      if (isStale()) take(shown);  // else what is there now was known, and came sooner
+    });
   });
 }
 
