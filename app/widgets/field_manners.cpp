@@ -1,12 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/field_manners.hpp"
 
+#include <QAbstractButton>
 #include <QAbstractSlider>
 #include <QAbstractSpinBox>
 #include <QApplication>
 #include <QComboBox>
 #include <QDoubleSpinBox>
 #include <QKeyEvent>
+#include <QLabel>
 #include <QLineEdit>
 #include <QScrollBar>
 #include <QTimer>
@@ -26,10 +28,32 @@ QWidget* fieldOf(QObject* watched) {
   return turns || qobject_cast<QLineEdit*>(widget) ? widget : nullptr;
 }
 
+// The label right before it in its row.
+QString labelBefore(const QWidget* widget) {
+  const QLabel* last = nullptr;
+  for (const QObject* sibling : widget->parentWidget()->children()) {
+    if (sibling == widget) break;
+    if (const auto* label = qobject_cast<const QLabel*>(sibling); label && !label->text().isEmpty()) last = label;
+  }
+  return last ? last->text() : QString();
+}
+
+// What a screen reader says of it: its own words, or those of its label, or the first sentence of its help.
+void nameIt(QWidget* widget) {
+  if (!widget->accessibleName().isEmpty() || !(widget->focusPolicy() & Qt::TabFocus)) return;
+  if (const auto* button = qobject_cast<QAbstractButton*>(widget); button && !button->text().isEmpty()) return;
+  const QString label = widget->parentWidget() ? labelBefore(widget) : QString();
+  QString help = widget->toolTip();
+  for (const QWidget* up = widget->parentWidget(); help.isEmpty() && up; up = up->parentWidget()) help = up->toolTip();
+  const QString words = !label.isEmpty() ? label : help.section('.', 0, 0);
+  widget->setAccessibleName(!words.isEmpty() ? words : widget->objectName());
+}
+
 }  // namespace
 
 FieldManners::FieldManners(QWidget* root, QWidget* keys) : QObject(root), root_(root), keys_(keys) {
   qApp->installEventFilter(this);
+  for (QWidget* widget : root->findChildren<QWidget*>()) nameIt(widget);
 }
 
 bool FieldManners::isOurs(const QWidget* widget) const { return root_->isAncestorOf(widget); }
@@ -40,6 +64,8 @@ void FieldManners::giveBack() const {
 }
 
 bool FieldManners::eventFilter(QObject* watched, QEvent* event) {
+  if (event->type() == QEvent::Show)  // what was not there before
+    if (auto* widget = qobject_cast<QWidget*>(watched); widget && isOurs(widget)) nameIt(widget);
   if (event->type() != QEvent::Wheel && event->type() != QEvent::KeyPress && event->type() != QEvent::FocusIn &&
       event->type() != QEvent::ShortcutOverride)
     return false;

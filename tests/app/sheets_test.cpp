@@ -6,6 +6,7 @@
 #include "core/assess/report.hpp"
 #include "tests/app/window_fixture.hpp"
 
+#include <QAccessible>
 #include <QCheckBox>
 #include <QComboBox>
 #include <QLabel>
@@ -119,6 +120,29 @@ TEST_F(SheetsTest, EverythingOnASheetIsReachedByTab) {
     for (QWidget* widget : wanted)
       EXPECT_TRUE(met.count(widget)) << MainWindow::sheetNames()[i].toStdString() << ": "
                                      << widget->parent()->objectName().toStdString();
+  }
+}
+
+// Through Qt's accessibility interface: each thing that takes the focus has a name and a role.
+TEST_F(SheetsTest, EverythingHasANameAndARole) {
+  open(table(30, 12, 3));
+  QAccessible::setActive(true);
+  for (int i = 0; i < MainWindow::sheetNames().size(); ++i) {
+    window.showSheet(i);
+    QTest::qWait(10);
+    std::size_t count = 0;
+    for (QWidget* widget : sheet()->findChildren<QWidget*>()) {
+      if (!widget->isVisible() || !(widget->focusPolicy() & Qt::TabFocus) || widget->focusProxy()) continue;
+      if (qobject_cast<QScrollArea*>(widget)) continue;  // what is in it is named
+      QAccessibleInterface* face = QAccessible::queryAccessibleInterface(widget);
+      ASSERT_NE(face, nullptr);
+      ++count;
+      EXPECT_FALSE(face->text(QAccessible::Name).isEmpty())
+          << MainWindow::sheetNames()[i].toStdString() << ": " << widget->metaObject()->className() << " "
+          << widget->objectName().toStdString();
+      EXPECT_NE(face->role(), QAccessible::NoRole);
+    }
+    EXPECT_GT(count, 3u);
   }
 }
 
