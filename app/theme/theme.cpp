@@ -18,11 +18,11 @@ namespace trellis {
 namespace {
 
 const Theme day{"#F4F1EA", "#FBF9F5", "#2C2A27", "#6B675F", "#DDD6C9", "#FBF9F5", "#DDD5C5", "#CBBBA8",
-                "#F1CBD8", "#A8154F", "#EFA31D", "#14545F", "#93A0CF", "#6F83BE", "#6A4688", "#A68CBF",
-                "#D2451E", "#2F6F4F", "#1B1B8F", "#8F9A6B", "#B08A57", "#3E7C9A"};
+                "#F1CBD8", "#A8154F", "#EFA31D", "#14545F", "#93A0CF", "#6F83BE", "#6A4688", "#C3BAE1",
+                "#D2451E", "#2F6F4F", "#1B1B8F", "#758355", "#BB9966", "#3E7C9A"};
 const Theme night{"#262422", "#2E2C29", "#EDE8DF", "#ADA699", "#474339", "#34312D", "#4B473F", "#B7A691",
-                  "#E3A9BD", "#C7326E", "#EFA31D", "#3E8C99", "#93A0CF", "#6F83BE", "#A07FC0", "#C9B3DE",
-                  "#E4633E", "#74B98F", "#9FA4F0", "#A3AF7C", "#C19B66", "#6BA3BF"};
+                  "#E3A9BD", "#C7326E", "#EFA31D", "#3E8C99", "#93A0CF", "#6F83BE", "#AA97E9", "#D1BFE7",
+                  "#E4633E", "#74B98F", "#9FA4F0", "#B1BF88", "#C6A763", "#80B4C0"};
 const Theme* current = &day;
 
 // The palette the desktop gave the application before we change it tells whether it prefers dark.

@@ -15,6 +15,10 @@
 #include <QScrollArea>
 #include <QToolButton>
 
+#include <algorithm>
+#include <array>
+#include <cmath>
+
 namespace trellis::test {
 namespace {
 
@@ -253,9 +257,11 @@ TEST_F(SheetsTest, CancellingKeepsWhatWasShownAndTheNextChangeBuilds) {
 }
 
 // Contrast by the formula of WCAG 2.1 (success criterion 1.4.3): text at least 4.5 : 1, large signs 3 : 1.
+double linear(double c) { return c <= 0.03928 ? c / 12.92 : std::pow((c + 0.055) / 1.055, 2.4); }
+
 double luminance(const QColor& colour) {
-  const auto linear = [](double c) { return c <= 0.03928 ? c / 12.92 : std::pow((c + 0.055) / 1.055, 2.4); };
-  return 0.2126 * linear(colour.redF()) + 0.7152 * linear(colour.greenF()) + 0.0722 * linear(colour.blueF());
+  return 0.2126 * linear(static_cast<double>(colour.redF())) + 0.7152 * linear(static_cast<double>(colour.greenF())) +
+         0.0722 * linear(static_cast<double>(colour.blueF()));
 }
 
 double contrast(const QColor& a, const QColor& b) {
@@ -274,6 +280,49 @@ TEST(Theme, WordsAreReadableAndMarksStandOut) {
   EXPECT_GE(contrast(t.block, t.part), 3);
   EXPECT_GE(contrast(t.hangingHigh, t.part), 3);
   EXPECT_GE(contrast(t.enforce, t.block), 3);  // told apart without colour too
+}
+
+// CIE 1976 L*a*b* of linear red, green and blue (IEC 61966-2-1 primaries, D65).
+std::array<double, 3> labOf(const std::array<double, 3>& c) {
+  const auto f = [](double t) { return t > 0.008856 ? std::cbrt(t) : 7.787 * t + 16.0 / 116; };
+  const double x = f((0.4124564 * c[0] + 0.3575761 * c[1] + 0.1804375 * c[2]) / 0.95047),
+               y = f(0.2126729 * c[0] + 0.7151522 * c[1] + 0.0721750 * c[2]),
+               z = f((0.0193339 * c[0] + 0.1191920 * c[1] + 0.9503041 * c[2]) / 1.08883);
+  return {116 * y - 16, 500 * (x - y), 200 * (y - z)};
+}
+
+// The three common deficiencies, whole: G. Machado, M. Oliveira, L. Fernandes, "A physiologically-based model for
+// simulation of color vision deficiency", 2009, table of severity 1 (matrices from memory). What the scene tells apart
+// by colour differs by ten just noticeable differences for each; marks have patterns besides.
+TEST(Theme, CodesStayApartForEveryEye) {
+  const Theme& t = theme();
+  const double none[9] = {1, 0, 0, 0, 1, 0, 0, 0, 1}, protan[9] = {0.152286, 1.052583,  -0.204868, 0.114503, 0.786281,
+                                                                   0.099216, -0.003882, -0.048116, 1.051998},
+               deutan[9] = {0.367322, 0.860646, -0.227968, 0.280085, 0.672501, 0.047413, -0.011820, 0.042940, 0.968881},
+               tritan[9] = {1.255528, -0.076749, -0.178779, -0.078411, 0.930809,
+                            0.147602, 0.004733,  0.691367,  0.303900};
+  const std::pair<const char*, QColor> codes[] = {
+      {"part", t.part},           {"hanging", t.hangingHigh},  {"body", t.body},         {"branch", t.branch},
+      {"interface", t.interface}, {"lower", t.interfaceLower}, {"floating", t.floating}, {"infill", t.infill},
+      {"cover", t.cover},         {"bridge", t.bridge}};
+  for (const double* eye : {none, protan, deutan, tritan}) {
+    const auto seen = [&](const QColor& colour) {
+      const std::array<double, 3> raw{linear(static_cast<double>(colour.redF())),
+                                      linear(static_cast<double>(colour.greenF())),
+                                      linear(static_cast<double>(colour.blueF()))};
+      std::array<double, 3> out{};
+      for (std::size_t row = 0; row < 3; ++row)
+        for (std::size_t k = 0; k < 3; ++k) out[row] += eye[row * 3 + k] * raw[k];
+      for (double& v : out) v = std::clamp(v, 0.0, 1.0);
+      return labOf(out);
+    };
+    for (const auto& [name, colour] : codes)
+      for (const auto& [other, second] : codes) {
+        if (name == other) continue;
+        const auto a = seen(colour), b = seen(second);
+        EXPECT_GE(std::hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]), 10) << name << " and " << other;
+      }
+  }
 }
 
 // A point goes to a pixel and its ray comes back through the point, from any side.
