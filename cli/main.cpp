@@ -133,8 +133,10 @@ void printRemoval(const Json& report) {
   fmt::print("  about {:.1f} min to take it off{}\n", report["removal"]["time_s"].get<double>() / 60, grades);
   std::string scars;
   for (const auto& [scar, area] : report["scars_mm2"].items())
-    if (area.get<double>() > 0)
+    if (area.get<double>() > 0 && !scar.starts_with("seen"))
       scars += fmt::format("{}{:.0f} mm² {}", scars.empty() ? "" : ", ", area.get<double>(), scar);
+  if (const double seen = report["scars_mm2"]["seen"].get<double>(); seen > 0)
+    scars += fmt::format("; {:.0f} mm² of it where it is seen", seen);
   if (!scars.empty()) fmt::print("  what it leaves, about: {}\n", scars);
 }
 
