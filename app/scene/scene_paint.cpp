@@ -127,7 +127,8 @@ void SceneView::paintGL() {
   pixels_ = devicePixelRatio() * (fine ? RestFrame::fineness : 1);
   if (fine) rest_.begin(size);
   drawFrame();
-  if (fine) rest_.end(defaultFramebufferObject(), camera_, theme().ink);
+  const bool night = theme().ink.lightness() > theme().paper.lightness();  // outlines are dark at night too
+  if (fine) rest_.end(defaultFramebufferObject(), camera_, night ? theme().paper : theme().ink);
   if (!fine && fineAtRest_) restTimer_.start();
 }
 
