@@ -28,6 +28,25 @@ void addRibbon(std::vector<LineVertex>& out, const Vec3& a, const Vec3& b, doubl
     out.push_back(vertexAt(p + up, tint));
 }
 
+// A line as it is laid: as wide and as high as it is printed, rounded, lit from above.
+void addBead(std::vector<LineVertex>& out, const Vec3& a, const Vec3& b, double width, double height,
+             const QColor& tint) {
+  const Vec2 along = (b - a).head<2>();
+  if (along.norm() <= 0) return;
+  const Vec2 flat = Vec2(-along.y(), along.x()) / along.norm() * (width / 2);
+  const Vec3 side(flat.x(), flat.y(), -height / 2), other(-flat.x(), -flat.y(), -height / 2);
+  const QColor ridge = tint.lighter(108), low = tint.darker(125);
+  for (const Vec3& foot : {side, other}) {
+    for (const auto& [at, colour] : {std::pair(Vec3(a + foot), low),
+                                     {a, ridge},
+                                     {b, ridge},
+                                     {Vec3(a + foot), low},
+                                     {b, ridge},
+                                     {Vec3(b + foot), low}})
+      out.push_back(vertexAt(at, colour));
+  }
+}
+
 // Lines that face the lamp are lighter, so that a stack of them reads as a shape.
 QColor shaded(const QColor& colour, const Vec3& a, const Vec3& b) {
   const Vec2 along = (b - a).head<2>().normalized();
@@ -109,7 +128,7 @@ std::vector<LineVertex> layerRibbons(const PrintLayer& layer, const LayerLook& l
       const double length = (b - a).norm();
       const bool ends = length >= left;
       if (ends && length > 0) b = a + (b - a) * (left / length);
-      if (drawn) addRibbon(out, a, b, run.width, tint);
+      if (drawn) addBead(out, a, b, run.width, run.height > 0 ? run.height : layer.top - layer.bottom, tint);
       left -= length;
       if (!ends) continue;
       addNozzle(out, b);

@@ -42,10 +42,10 @@ void RestFrame::makeTextures(const QSize& size) {
       glTexParameteri(GL_TEXTURE_2D, how, GL_CLAMP_TO_EDGE);
   };
   make(picture_, GL_RGBA8, GL_RGBA, GL_UNSIGNED_BYTE, GL_LINEAR);
-  make(depth_, GL_DEPTH_COMPONENT32F, GL_DEPTH_COMPONENT, GL_FLOAT, GL_NEAREST);
+  make(depth_, GL_DEPTH32F_STENCIL8, GL_DEPTH_STENCIL, GL_FLOAT_32_UNSIGNED_INT_24_8_REV, GL_NEAREST);
   glBindFramebuffer(GL_FRAMEBUFFER, frame_);
   glFramebufferTexture2D(GL_FRAMEBUFFER, GL_COLOR_ATTACHMENT0, GL_TEXTURE_2D, picture_, 0);
-  glFramebufferTexture2D(GL_FRAMEBUFFER, GL_DEPTH_ATTACHMENT, GL_TEXTURE_2D, depth_, 0);
+  glFramebufferTexture2D(GL_FRAMEBUFFER, GL_DEPTH_STENCIL_ATTACHMENT, GL_TEXTURE_2D, depth_, 0);
 }
 
 void RestFrame::begin(const QSize& size) {

@@ -305,11 +305,11 @@ std::vector<SurfaceVertex> litSolid(const SupportSolid& solid) {
 }
 
 std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera,
-                                      const std::function<bool(std::size_t, double)>& ofPartAndHeight) {
+                                      const std::function<bool(std::size_t, const Vec3&)>& isShown) {
   std::vector<LineVertex> out;
   for (std::size_t p = 0; p < build.parts.size(); ++p)
     for (const FloatingStart& start : startsThatMatter(build.parts[p])) {
-      if (!ofPartAndHeight(p, start.at.z())) continue;
+      if (!isShown(p, start.at)) continue;
       const double depth = (start.at - camera.eye()).dot(camera.forward()),
                    size = 6 * camera.millimetresPerPixel(depth);
       const Vec3 at = start.at - camera.forward() * size, right = camera.right() * size, up = camera.up() * size;

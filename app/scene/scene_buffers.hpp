@@ -45,7 +45,7 @@ std::vector<LineVertex> bandLines(const Box3& around, double from, double to);  
 std::vector<FloatingStart> startsThatMatter(const PartBuild& part);
 // Filled diamonds that face the eye where something starts in the air: triangles.
 std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera,
-                                      const std::function<bool(std::size_t, double)>& ofPartAndHeight);
+                                      const std::function<bool(std::size_t, const Vec3&)>& isShown);
 // pieces says which filament each body has; where it is not known yet, none.
 std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const std::vector<PieceFigures>& pieces,
                                           const std::function<bool(const SolidVertex&)>& isShown);

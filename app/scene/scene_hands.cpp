@@ -173,8 +173,9 @@ void SceneView::mouseMoveEvent(QMouseEvent* event) {
   const QPointF moved = event->position() - lastPixel_;
   lastPixel_ = event->position();
   if (event->buttons() & Qt::RightButton) {
-    camera_.turn(-moved.x() * 0.4, moved.y() * 0.4);
+    turnBy(-moved.x() * 0.4, moved.y() * 0.4);
   } else if (event->buttons() & Qt::MiddleButton || (sliding_ && event->buttons() & Qt::LeftButton)) {
+    glide_.stop();
     camera_.slide(moved);
   } else if (wiping_ && event->buttons() & Qt::LeftButton) {
     view_.setWipe(event->position().x() / width());
@@ -223,6 +224,7 @@ void SceneView::wheelEvent(QWheelEvent* event) {
   }
   const auto hit = hitAt(event->position());
   const Camera::Ray ray = camera_.rayAt(event->position());
+  glide_.stop();
   camera_.zoom(std::pow(1.18, notches), hit ? hit->at : Vec3(ray.origin + ray.direction * camera_.distance()));
   update();
 }

@@ -9,15 +9,24 @@ namespace trellis {
 
 bool SceneView::showsOneLayer() const { return view_.range().second < view_.height() - 1e-6; }
 
-const PrintLayer* SceneView::topLayer() const {
-  const PrintLayer* top = nullptr;
+std::vector<const PrintLayer*> SceneView::topLayers(std::size_t most) const {
+  std::vector<const PrintLayer*> shown;
+  const auto [low, high] = view_.range();
   if (builder_.shown().build)
     for (const auto& layer : builder_.shown().build->print.layers)
-      if (layer->top <= view_.range().second + 1e-6) top = layer.get();
-  return top;
+      if (layer->top <= high + 1e-6 && layer->top > low - 1e-6) shown.push_back(layer.get());
+  std::stable_sort(shown.begin(), shown.end(), [](const auto* a, const auto* b) { return a->top < b->top; });
+  if (shown.size() > most) shown.erase(shown.begin(), shown.end() - static_cast<std::ptrdiff_t>(most));
+  return shown;
 }
 
-// The lines of the topmost shown layer.
+const PrintLayer* SceneView::topLayer() const {
+  const auto top = topLayers(1);
+  return top.empty() ? nullptr : top.front();
+}
+
+// The lines of the topmost shown layers, bead by bead: as deep as one sees between lines of infill. What lies below is
+// drawn as the solid that it fills.
 void SceneView::refillLayer() {
   const LayerLook& look = switches_->look();
   const auto ofOwner = [this](const Owner& owner) { return isShown(owner); };
@@ -26,7 +35,17 @@ void SceneView::refillLayer() {
   if (top && (look.speeds || look.flows)) switches_->setLegend(measuredIn(*top, look));
   fill(travels_, top && look.travels ? travelLines(*top) : none);
   fill(arrows_, top && look.arrows ? directionArrows(*top, look, ofOwner) : none);
-  fill(ribbons_, top && !shownTrial() ? layerRibbons(*top, look, ofOwner, view_.drawnShare()) : none);
+  beadsFrom_ = 1e9;
+  std::vector<LineVertex> beads;
+  if (top && !shownTrial()) {
+    constexpr std::size_t deep = 6;
+    for (const PrintLayer* layer : topLayers(look.speeds || look.flows ? 1 : deep)) {
+      const std::vector<LineVertex> more = layerRibbons(*layer, look, ofOwner, layer == top ? view_.drawnShare() : 1.0);
+      beads.insert(beads.end(), more.begin(), more.end());
+      beadsFrom_ = std::min(beadsFrom_, layer->bottom);
+    }
+  }
+  fill(ribbons_, beads);
 }
 
 const TrialPrint* SceneView::shownTrial() const {
@@ -66,29 +85,6 @@ void SceneView::drawStack() {
   stack_.array.bind();
   glDrawArrays(GL_TRIANGLES, first, last - first);
   stack_.array.release();
-}
-
-void SceneView::goTo(const Vec3& at) {
-  wentTo_ = at;
-  camera_.lookAt(at, 90);
-  if (camera_.pitch() < 15) camera_.turnTo(camera_.yaw(), 40);  // a layer is looked at from above
-  fitted_ = true;
-  update();
-}
-
-void SceneView::lookFromAbove() {
-  Box3 box;
-  if (view_.gcode()) {
-    for (const Stretch& s : view_.gcode()->trial->stretches)
-      if (std::abs(static_cast<double>(s.to.z()) - view_.range().second) < 0.5) box.extend(s.to.cast<double>());
-  } else if (const PrintLayer* top = topLayer()) {
-    for (const trellis::Run& run : top->runs)
-      for (const Point& p : run.points) box.extend(Vec3(toMm(p).x(), toMm(p).y(), top->top));
-  }
-  if (box.isEmpty()) return fitAll();
-  camera_.turnTo(-90, 90);
-  camera_.fit(box);
-  update();
 }
 
 // Of the piece in hand, only the bit that goes.

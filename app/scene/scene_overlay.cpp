@@ -35,7 +35,6 @@ void SceneOverlay::paintEvent(QPaintEvent*) {
   drawBeside(painter);
   for (qsizetype k = 0; k < legend_.size(); ++k)
     drawLabel(painter, QPointF(12, height() - 20 - 24 * static_cast<double>(legend_.size() - 1 - k)), legend_[k]);
-  if (document_.project()->parts.empty() && !view_.gcode()) drawHint(painter);
 }
 
 // Millimetres along the two plate edges nearest to the eye.
@@ -201,23 +200,6 @@ void SceneOverlay::drawBeside(QPainter& painter) {
   const double wide = painter.fontMetrics().horizontalAdvance(beside->here) + 12;
   if (x > wide + 20) drawLabel(painter, {x - wide - 10, 20}, beside->here);
   drawLabel(painter, {x + 10, 20}, beside->name);
-}
-
-void SceneOverlay::drawHint(QPainter& painter) {
-  const QRectF card(width() / 2.0 - 190, height() / 2.0 - 60, 380, 110);
-  painter.setPen(theme().rule);
-  painter.setBrush(theme().panel);
-  painter.drawRoundedRect(card, 8, 8);
-  painter.setPen(theme().ink);
-  QFont large = font();
-  large.setPixelSize(16);
-  painter.setFont(large);
-  painter.drawText(card.adjusted(16, 18, -16, -60), Qt::AlignHCenter | Qt::AlignTop, tr("Drop a part here"));
-  painter.setFont(font());
-  painter.setPen(theme().quiet);
-  painter.drawText(card.adjusted(16, 48, -16, -10), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap,
-                   tr("a mesh (STL, OBJ, PLY, OFF, 3MF, AMF) or a saved project. Or open one with Ctrl+O, or try the "
-                      "demo parts from the File menu."));
 }
 
 }  // namespace trellis

@@ -26,7 +26,6 @@ class SceneOverlay : public QWidget {
  private:
   void drawFigures(QPainter& painter);
   void drawLetters(QPainter& painter);
-  void drawHint(QPainter& painter);
   void drawGap(QPainter& painter);
   void drawDistances(QPainter& painter);
   void drawWayOut(QPainter& painter);

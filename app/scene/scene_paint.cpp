@@ -25,9 +25,8 @@ void SceneView::prepareSurfaces(const QMatrix4x4& toScreen) {
   const Vec3 eye = camera_.eye();
   surface_->setUniformValue(
       "eye", QVector3D(static_cast<float>(eye.x()), static_cast<float>(eye.y()), static_cast<float>(eye.z())));
-  const auto [low, high] = view_.range();
-  surface_->setUniformValue(
-      "range", QVector2D(low > 0 ? static_cast<float>(low) : -1e6f, static_cast<float>(std::min(high, 1e6))));
+  setClip(*surface_, solidTop());
+  surface_->setUniformValue("layers", layersAsBeads());
   surface_->setUniformValue("freeLean", static_cast<float>(hangsBeyond(document_.settings())));
   surface_->setUniformValue("glass", 0.0f);
   surface_->setUniformValue("fresh", 0.0f);
@@ -45,11 +44,27 @@ void SceneView::prepareSurfaces(const QMatrix4x4& toScreen) {
                                      {"paper", t.paper},
                                      {"accent", t.accent}})
     surface_->setUniformValue(name, rgb(colour));
-  const auto& cutaway = view_.cutaway();
-  const Vec3 normal = cutaway ? cutaway->normal : Vec3(Vec3::Zero());
-  surface_->setUniformValue(
-      "cut", QVector4D(static_cast<float>(normal.x()), static_cast<float>(normal.y()), static_cast<float>(normal.z()),
-                       cutaway ? static_cast<float>(cutaway->at.dot(normal)) : 0.0f));
+}
+
+// Top of the first layer and height of the others while layers are looked at; as the plan has them in the main.
+QVector2D SceneView::layersAsBeads() const {
+  const BuildPtr& build = builder_.shown().build;
+  if (!build || build->plan.count() < 2 || !showsOneLayer()) return {};
+  const LayerSpan& next = build->plan.spans[1];
+  return {static_cast<float>(next.bottom), static_cast<float>(next.top - next.bottom)};
+}
+
+void SceneView::drawParts() {
+  if (parts_.count == 0) return;
+  parts_.array.bind();
+  for (std::size_t p = 0; p < partEnds_.size(); ++p) {
+    if (!isShown(p)) continue;
+    const int first = p == 0 ? 0 : partEnds_[p - 1];
+    const double lean = look_ == Look::scars ? 90 : hangsBeyond(settingsOf(*document_.project(), p));
+    surface_->setUniformValue("freeLean", static_cast<float>(lean));  // scars are told apart on a plain surface
+    glDrawArrays(GL_TRIANGLES, first, partEnds_[p] - first);
+  }
+  parts_.array.release();
 }
 
 void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
@@ -62,17 +77,7 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
   };
   if (view_.gcode()) return surface_->release();
   if (look_ != Look::supportsAlone) {
-    if (parts_.count > 0) {
-      parts_.array.bind();
-      for (std::size_t p = 0; p < partEnds_.size(); ++p) {
-        if (!isShown(p)) continue;
-        const int first = p == 0 ? 0 : partEnds_[p - 1];
-        const double lean = look_ == Look::scars ? 90 : hangsBeyond(settingsOf(*document_.project(), p));
-        surface_->setUniformValue("freeLean", static_cast<float>(lean));  // scars are told apart on a plain surface
-        glDrawArrays(GL_TRIANGLES, first, partEnds_[p] - first);
-      }
-      parts_.array.release();
-    }
+    drawParts();
     glEnable(GL_POLYGON_OFFSET_FILL);  // marks lie on the surface
     glPolygonOffset(-1, -1);
     draw(coats_);
@@ -87,6 +92,7 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
     draw(supports_);
     drawPiece(toScreen);
   }
+  closeCuts();
   glEnable(GL_BLEND);
   glBlendFuncSeparate(GL_SRC_ALPHA, GL_ONE_MINUS_SRC_ALPHA, GL_ZERO, GL_ONE);  // the picture itself stays opaque
   if (ghostAt_) draw(ghost_);
@@ -129,7 +135,7 @@ void SceneView::paintGL() {
   drawFrame();
   const bool night = theme().ink.lightness() > theme().paper.lightness();  // outlines are dark at night too
   if (fine) rest_.end(defaultFramebufferObject(), camera_, night ? theme().paper : theme().ink);
-  if (!fine && fineAtRest_) restTimer_.start();
+  if (!fine && lively_) restTimer_.start();
 }
 
 void SceneView::drawFrame() {
@@ -142,6 +148,7 @@ void SceneView::drawFrame() {
   glViewport(0, 0, static_cast<int>(viewSize().width() * pixels_), static_cast<int>(height() * pixels_));
   line_->bind();
   line_->setUniformValue("toScreen", toScreen);
+  setNoClip(*line_);
   if (camera_.pitch() >= 0) drawLines(sheet_, GL_TRIANGLES);
   drawLines(camera_.pitch() >= 0 ? plate_ : rim_, GL_LINES);  // from below its rim is enough
   line_->release();
@@ -153,8 +160,11 @@ void SceneView::drawFrame() {
   drawLines(travels_, GL_LINES);
   drawLines(arrows_, GL_LINES);
   glDepthFunc(GL_LEQUAL);
+  setClip(*line_, view_.range().second);  // what is said of a place goes with it
   if (look_ != Look::supportsAlone && !view_.gcode()) drawLines(defects_, GL_LINES);
   if (look_ == Look::scars && !view_.gcode()) drawLines(scars_, GL_LINES);
+  if (!view_.gcode()) drawLines(decisions_, GL_LINES);
+  setNoClip(*line_);
   if (!handles_.empty()) {
     fill(handleBuffer_, handleLines(handles_, hot_));
     glDisable(GL_DEPTH_TEST);  // taken through whatever stands before them
@@ -173,7 +183,6 @@ void SceneView::drawFrame() {
 void SceneView::drawGuides() {
   if (view_.gcode()) return;
   const Brush& brush = hand_.brush();
-  drawLines(decisions_, GL_LINES);
   const auto drawOnce = [&](const std::vector<LineVertex>& lines) {
     fill(ball_, lines);
     drawLines(ball_, GL_LINES);
@@ -193,9 +202,8 @@ void SceneView::drawGuides() {
   if (view_.cutaway() && view_.selectedPart() >= 0)
     drawOnce(planeLines(*view_.cutaway(), boundsOfPart(view_.selection().back()), theme().quiet));
   if (builder_.shown().build && !builder_.isStale() && look_ != Look::supportsAlone) {
-    fill(starts_, startDiamonds(*builder_.shown().build, camera_, [this](std::size_t part, double z) {
-           return isShown(part) && z <= view_.range().second;
-         }));
+    fill(starts_, startDiamonds(*builder_.shown().build, camera_,
+                                [this](std::size_t part, const Vec3& at) { return isShown(part) && !isCutAway(at); }));
     drawLines(starts_, GL_TRIANGLES);
   }
 }

@@ -4,6 +4,7 @@
 
 #include "core/settings/rules.hpp"
 
+#include "core/document/bounds.hpp"
 #include "core/document/zone_places.hpp"
 #include "core/marks/shadows.hpp"
 #include "core/mesh/underside.hpp"
@@ -79,7 +80,7 @@ void SceneView::dragTool(const QPointF& pixel, const std::optional<Hit>& hit) {
 }
 
 void SceneView::endTool() {
-  laying_ = false;
+  if (std::exchange(laying_, false)) Q_EMIT painted();
   if (gathering_) removeGathered();
   propInHand_.reset();
   if (!band_) return;
@@ -98,7 +99,7 @@ void SceneView::withTwin(LayMark& mark) const {
 LayMark SceneView::roundStroke(std::size_t part, const std::vector<Vec3>& path) const {
   const Brush& brush = hand_.brush();
   LayMark mark = inHand(part, BallStroke{path, brush.radius});
-  if (brush.tool == Tool::sight) mark.stroke = SightStroke{path, brush.radius, camera_.eye()};
+  if (brush.tool == Tool::sight) mark.stroke = SightStroke{path, brush.radius, camera_.eyeWithin(0.9 * bounds::place)};
   if (brush.stopAtCreases) mark.rules.crease = brush.crease;
   mark.rules.clip = view_.clip();
   withTwin(mark);

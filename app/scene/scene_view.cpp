@@ -13,12 +13,6 @@ namespace trellis {
 
 namespace {
 
-Box3 boundsOf(const Project& project) {
-  Box3 box;
-  for (const PartPtr& part : project.parts) box.extend(placedBounds(part->placement, *part->mesh));
-  return box;
-}
-
 // What the hatches under the part say.
 QStringList scarLegend(const Build& build) {
   static const char* hatches[scarCount] = {QT_TR_NOOP("lines far apart"), QT_TR_NOOP("lines close together"),
@@ -47,6 +41,7 @@ void askForOpenGl() {
   format.setVersion(3, 3);
   format.setProfile(QSurfaceFormat::CoreProfile);
   format.setDepthBufferSize(24);
+  format.setStencilBufferSize(8);
   QSurfaceFormat::setDefaultFormat(format);
 }
 
@@ -142,10 +137,11 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
 
 SceneView::~SceneView() {
   makeCurrent();
-  for (Buffer* buffer : {&parts_,     &marks_,   &supports_,     &plate_,          &sheet_,       &ribbons_, &ball_,
-                         &ghost_,     &defects_, &handleBuffer_, &coats_,          &choices_,     &lit_,     &zones_,
-                         &decisions_, &starts_,  &piece_,        &travels_,        &arrows_,      &stack_,   &removal_,
-                         &fresh_,     &scars_,   &besideParts_,  &besideSupports_, &besideLines_, &rim_}) {
+  for (Buffer* buffer :
+       {&parts_,     &marks_,   &supports_,     &plate_,          &sheet_,       &ribbons_, &ball_,
+        &ghost_,     &defects_, &handleBuffer_, &coats_,          &choices_,     &lit_,     &zones_,
+        &decisions_, &starts_,  &piece_,        &travels_,        &arrows_,      &stack_,   &removal_,
+        &fresh_,     &scars_,   &besideParts_,  &besideSupports_, &besideLines_, &rim_,     &section_}) {
     buffer->array.destroy();
     buffer->vertices.destroy();
   }
@@ -153,16 +149,6 @@ SceneView::~SceneView() {
   line_.reset();
   rest_.destroy();
   doneCurrent();
-}
-
-void SceneView::fitAll() {
-  Box3 box = boundsOf(*document_.project());
-  if (box.isEmpty())
-    box = Box3(Vec3(0, 0, 0),
-               Vec3(document_.settings().number("machine.width"), document_.settings().number("machine.depth"), 60));
-  camera_.fit(box);
-  fitted_ = true;
-  update();
 }
 
 void SceneView::refreshLegend() {
@@ -234,24 +220,6 @@ bool SceneView::isShown(const Owner& owner) const {
 
 void SceneView::showSelectedAlone() {
   alone_ = !alone_;
-  update();
-}
-
-void SceneView::turnBy(double yaw, double pitch) {
-  camera_.turn(yaw, pitch);
-  update();
-}
-
-void SceneView::turnOver() { lookFrom(camera_.yaw(), camera_.pitch() >= 0 ? -35 : 28); }
-
-void SceneView::lookFrom(double yaw, double pitch) {
-  camera_.turnTo(yaw, pitch);
-  fitAll();
-}
-
-void SceneView::turnToNextStraight(int yawSteps, int pitchSteps) {
-  camera_.turnTo((std::round(camera_.yaw() / 90) + yawSteps) * 90,
-                 (std::round(camera_.pitch() / 90) + pitchSteps) * 90);
   update();
 }
 

@@ -18,6 +18,7 @@
 #include <QOpenGLVertexArrayObject>
 #include <QOpenGLWidget>
 #include <QTimer>
+#include <QVariantAnimation>
 
 #include <memory>
 
@@ -36,6 +37,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   ~SceneView() override;
 
   void fitAll();
+  void fitSlowly();  // as the user asks for it
   void nextLook();
   void setSupportsHidden(bool hidden);
   void setHandlesShown(bool shown, bool ofParts);  // of a chosen zone always, of parts only when asked
@@ -44,10 +46,13 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   void lookFromAbove();                            // straight down on the shown layer, as large as it fits
   void turnBy(double yaw, double pitch);
   void turnToNextStraight(int yawSteps, int pitchSteps);
+  void toggleParallel();
   void turnOver();                          // to look from below, and back
   void lookFrom(double yaw, double pitch);  // at all of it
-  // Whether the picture is drawn again, finer, when nothing has moved for a while.
-  void setFineAtRest(bool fine) { fineAtRest_ = fine; }
+  // Whether the view glides to where it is to be, and the picture is drawn again, finer, when nothing has moved for a
+  // while; not where pictures are compared.
+  void setLively(bool lively) { lively_ = lively; }
+  bool isLively() const { return lively_; }
   void drawFinelyNext() { fine_ = true; }
   Camera& camera() { return camera_; }
   const std::vector<Handle>& handles() const { return handles_; }
@@ -57,6 +62,8 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   // What the pointer is over, in words; empty over nothing.
   void pointedAt(const QString& words);
   void sitePicked(const SiteId& site);  // by a click
+  void turned();                        // by hand
+  void painted();                       // a stroke was laid
   void sitePointed(const std::optional<SiteId>& site);
 
  protected:
@@ -114,6 +121,19 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   void refillBeside();
   void drawBeside(const QMatrix4x4& toScreen);
   void drawFrame();
+  void drawParts();
+  QVector2D layersAsBeads() const;
+  // Closed sections, see scene_cut.cpp.
+  std::vector<Plane> cuts() const;
+  double solidTop() const;  // mm; above it lines are drawn
+  void closeCuts();
+  void closeCut(const Plane& plane, float kind, const std::function<void()>& drawSolids);
+  void setClip(QOpenGLShaderProgram& program, double top);  // mm, the highest that is drawn
+  void setNoClip(QOpenGLShaderProgram& program);
+  bool isCutAway(const Vec3& at) const;  // or outside the shown heights
+  // Where it is looked at from, see scene_moves.cpp.
+  void moveTo(const Camera& goal);
+  Camera fitted(Camera camera) const;
   QSize viewSize() const;  // of what the hand works on: half the scene where the other half shows another variant
   bool isOnWipe(const QPointF& pixel) const;
   void drawLines(Buffer& buffer, unsigned mode);
@@ -123,6 +143,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   const TrialPrint* shownTrial() const;  // whose lines are drawn by what they stand on, or null
   void refillStack();
   void drawStack();
+  std::vector<const PrintLayer*> topLayers(std::size_t most) const;  // of those shown, upwards
   const PrintLayer* topLayer() const;
   void goTo(const Vec3& at);
   std::vector<SurfaceVertex> litFacets() const;
@@ -180,16 +201,18 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   std::optional<Vec3> wentTo_;  // a place that was gone to, until the next click
   QTimer pieceTimer_, restTimer_;
   RestFrame rest_;
-  bool fine_ = false, fineAtRest_ = true;
+  QVariantAnimation glide_;
+  bool fine_ = false, lively_ = true;
   double pixels_ = 1;  // of what is drawn into, for each of the widget's
   QElapsedTimer sinceTaken_;
   QMatrix4x4 overlaidFor_;  // the view they were drawn for
   std::unique_ptr<QOpenGLShaderProgram> surface_, line_;
   Buffer parts_, marks_, supports_, plate_, rim_, sheet_, ribbons_, ball_, ghost_, defects_, handleBuffer_, coats_,
       choices_, lit_, zones_, decisions_, starts_, piece_, travels_, arrows_, stack_, removal_, fresh_, scars_,
-      besideParts_, besideSupports_, besideLines_;
+      besideParts_, besideSupports_, besideLines_, section_;
   std::vector<int> partEnds_;  // in parts_, after each part
   Key layerKey_ = 0;           // of the lines of the topmost shown layer
+  double beadsFrom_ = 1e9;     // mm; from here on up lines are drawn, below it solids
   bool handlesShown_ = false, partHandles_ = false;
   ProjectPtr drawn_;
   std::vector<MeshTreePtr> trees_;  // kept so that strokes find them made

@@ -22,6 +22,9 @@ struct Theme {
 // The theme in force; day until installTheme has seen the desktop's setting.
 const Theme& theme();
 
+// Whether the desktop wants things to move; asked once.
+bool wantsMotion();
+
 // Loads the shipped typeface, chooses day or night, and styles every widget.
 void installTheme(QApplication& app);
 

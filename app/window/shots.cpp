@@ -223,6 +223,7 @@ bool ladder(MainWindow& window, const std::function<void(const QString&)>& shot)
 
 int takeShots(MainWindow& window, const QString& folder) {
   QDir().mkpath(folder);
+  window.scene().setLively(false);
   if (!waitForBuild(window)) return 1;
   bool written = true;
   const auto shot = [&](const QString& name) {
@@ -321,7 +322,6 @@ int takeShots(MainWindow& window, const QString& folder) {
   torn.marks = std::make_shared<const Marks>();
   if (!compare(window, shot)) return 1;
   window.document().newProject();
-  window.showSheet(0);
   shot("empty");
   if (!ladder(window, shot)) return 1;
   window.document().newProject();

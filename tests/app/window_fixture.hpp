@@ -23,7 +23,7 @@ namespace trellis::test {
 class WindowTest : public testing::Test {
  protected:
   void SetUp() override {
-    window.scene().setFineAtRest(false);  // pictures are compared that were taken at any moment
+    window.scene().setLively(false);  // pictures are compared that were taken at any moment
     window.resize(1280, 800);
     window.show();
     ASSERT_TRUE(QTest::qWaitForWindowExposed(&window));

@@ -1,7 +1,7 @@
 #version 330 core
 // Kinds: 0 part, 1 enforce, 2 block, 3 support body, 4 upper interface, 5 ghost, 6 lit, 7 clean face, 8 to 10 zones
 // that enforce, block and keep clear, 11 lower interface, 12 support body from the second filament,
-// 13 branches, 14 seen face; over 20, enforcers of tint 1 and on.
+// 13 branches, 14 seen face; from 21, enforcers of tint 1 and on; 60 and 61, the cut through a part and through support.
 in vec3 world;
 in vec3 facing;
 flat in int what;
@@ -13,19 +13,31 @@ uniform float faded;      // 1 while supports are being rebuilt
 uniform float glass;      // 1 while supports step aside for a tool that works on the surface behind them
 uniform float fineness;   // pixels for each of the screen
 uniform float fresh;      // 1 for what the brush would lay
+uniform vec2 layers;      // top of the first layer and height of the others, mm; 0: not drawn as layers
 uniform vec3 accent;
 uniform vec3 part, hangingLow, hangingHigh, enforce, block, body, branch, interfaceColour, lowerColour, paper;
 out vec4 colour;
 void main() {
   if (world.z < range.x - 0.001 || world.z > range.y + 0.001) discard;
   if ((what < 8 || what >= 11) && dot(cut.xyz, world) < cut.w) discard;
+  vec2 pixel = gl_FragCoord.xy / fineness;
+  if (what >= 60) {  // a closed section, hatched
+    bool line = mod(pixel.x - pixel.y, 9.0) < 1.5;
+    vec3 of = what == 60 ? part : body;
+    colour = vec4(line ? of * 0.62 : of * 0.86, 1.0);
+    return;
+  }
   vec3 n = normalize(facing);
+  if (layers.y > 0.0) {  // each layer a bead: its side bulges, where layers are far enough apart on the screen
+    float at = (world.z - layers.x) / layers.y, across = fract(at) * 2.0 - 1.0;
+    float seen = (1.0 - smoothstep(0.2, 0.45, fwidth(at))) * (1.0 - abs(n.z));
+    n = normalize(n + vec3(0.0, 0.0, across * 0.9 * seen));
+  }
   vec3 base = part;
   if ((what <= 2 || what == 6) && world.z > 0.001) {  // what lies on the plate hangs over nothing
     float lean = degrees(asin(clamp(-n.z, -1.0, 1.0)));
     if (lean > freeLean) base = mix(hangingLow, hangingHigh, (lean - freeLean) / (90.0 - freeLean));
   }
-  vec2 pixel = gl_FragCoord.xy / fineness;
   if (what == 1) {  // upright chevrons
     float wave = mod(pixel.y - abs(mod(pixel.x, 14.0) - 7.0), 10.0);
     base = wave < 5.0 ? enforce : enforce * 0.78;
