@@ -26,10 +26,7 @@ Strip::Strip(Document& document, Builder& builder, View& view, Hand& hand, QWidg
   setMinimumWidth(96);
   setMaximumWidth(260);
   setToolTip(
-      tr("The print stood upright. Areas of part and support at every height; diamonds where something begins in "
-         "mid-air, filled where it is bare; "
-         "small tips where support takes hold; rose where it leans; a dashed line for how far it gives way. Drag the "
-         "handles to show some "
+      tr("The print stood upright: the areas of part and support at every height. Drag the handles to show some "
          "layers only; the wheel steps one layer, with Shift ten."));
   connect(&builder, &Builder::shownChanged, this, [this] {
     measure();
@@ -45,6 +42,38 @@ Strip::Strip(Document& document, Builder& builder, View& view, Hand& hand, QWidg
   connect(&document, &Document::changed, this, qOverload<>(&QWidget::update));
   playing_.setInterval(frame);
   connect(&playing_, &QTimer::timeout, this, &Strip::playOn);
+}
+
+void Strip::setLanes(StripLane left, StripLane right) {
+  lanes_ = {left, right};
+  update();
+}
+
+std::optional<double> Strip::laneX(StripLane lane) const {
+  return lane == lanes_[0]   ? std::optional<double>(width() - leftLane)
+         : lane == lanes_[1] ? std::optional<double>(width() - rightLane)
+                             : std::nullopt;
+}
+
+// What a lane's heading says when it is pointed at.
+QString Strip::helpOf(StripLane lane) {
+  switch (lane) {
+    case StripLane::lean:
+      return tr("Rose where it leans more than the free lean: the deeper, the nearer to a ceiling.");
+    case StripLane::starts:
+      return tr(
+          "A diamond where something begins in mid-air: hollow where support carries it, filled where it is "
+          "bare. Click one to go there.");
+    case StripLane::marks:
+      return tr("Amber on the left where support is enforced, teal on the right where it is blocked.");
+    case StripLane::holds:
+      return tr("A small tip where support takes hold under the part.");
+    case StripLane::sway:
+      break;
+  }
+  return tr(
+      "The dashed line is how far the print gives way to 1 N when it is so high; the green bar is where support "
+      "holds it.");
 }
 
 void Strip::measure() {
@@ -210,10 +239,12 @@ void Strip::moveZone(double z, bool continuing) {
 }
 
 std::optional<Vec3> Strip::placeAt(const QPointF& pixel) const {
+  const std::optional<double> x = laneX(StripLane::starts);
+  if (!x) return std::nullopt;
   const Symbol* nearest = nullptr;
   double away = 8;
   for (const Symbol& symbol : symbols_)
-    if (const double distance = std::hypot(pixel.x() - symbolX, pixel.y() - pixelOf(symbol.at.z()));
+    if (const double distance = std::hypot(pixel.x() - *x, pixel.y() - pixelOf(symbol.at.z()));
         distance < away || (nearest && distance == away && symbol.bare && !nearest->bare)) {
       away = distance;
       nearest = &symbol;
@@ -245,6 +276,11 @@ QString Strip::wordsAt(double z) const {
 bool Strip::event(QEvent* event) {
   if (event->type() != QEvent::ToolTip) return QFrame::event(event);
   const auto* help = static_cast<QHelpEvent*>(event);
+  for (const StripLane lane : lanes_)
+    if (help->pos().y() < marginTop - 8 && std::abs(help->pos().x() - *laneX(lane)) < 14) {
+      QToolTip::showText(help->globalPos(), helpOf(lane), this);
+      return true;
+    }
   const QString words = help->pos().y() > marginTop - 6 && help->pos().y() < height() - marginBottom
                             ? wordsAt(heightAt(help->pos().y()))
                             : QString();

@@ -11,7 +11,12 @@
 #include <QFrame>
 #include <QTimer>
 
+#include <array>
+
 namespace trellis {
+
+// What lanes beside the chart of areas show; two at a time, so that each can be read.
+enum class StripLane { lean, starts, marks, holds, sway };
 
 class Strip : public QFrame {
   Q_OBJECT
@@ -20,8 +25,10 @@ class Strip : public QFrame {
   void play();  // draws the shown range as it would be printed, so many times as fast, or stops
   void setHaste(double times) { haste_ = times; }
   void step(int layers);  // moves the upper handle
+  void setLanes(StripLane left, StripLane right);
+  std::optional<double> laneX(StripLane lane) const;  // its middle, in pixels from the left, where it is shown
 
-  QSize sizeHint() const override { return {120, 600}; }
+  QSize sizeHint() const override { return {150, 600}; }
   // Where a height is drawn, in pixels from the top; for tests too.
   double pixelOf(double z) const;
   // What is drawn there that can be gone to: a floating start or a place on air, and where; for tests too.
@@ -38,20 +45,25 @@ class Strip : public QFrame {
   void wheelEvent(QWheelEvent* event) override;
 
  private:
-  static constexpr int marginTop = 34, marginBottom = 26, chartLeft = 36, chartRight = 26;  // pixels
-  static constexpr double symbolX = chartLeft + 6;
+  static constexpr int marginTop = 50, marginBottom = 26, chartLeft = 36, chartRight = 68;  // pixels
+  static constexpr int leftLane = 52, rightLane = 27;                                       // pixels from the right
   double heightAt(double pixel) const;
   double top() const;  // of the scale, mm
   double snapped(double z) const;
   void measure();
   void drawChart(QPainter& painter);
-  void drawSymbols(QPainter& painter);
+  void drawHeadings(QPainter& painter);
+  void drawLeans(QPainter& painter, double x);
+  void drawStarts(QPainter& painter, double x);
+  void drawMarks(QPainter& painter, double x);
+  void drawHolds(QPainter& painter, double x);
   void drawHandles(QPainter& painter);
-  void drawGiving(QPainter& painter);
+  void drawSway(QPainter& painter, double x);
   void drawTimes(QPainter& painter);
   void drawBeside(QPainter& painter);
   bool showsLayers() const { return !view_.gcode() && view_.range().second < view_.height() - 1e-6; }
   void drawZone(QPainter& painter);
+  static QString helpOf(StripLane lane);
   void measureLeans(const PartBuild& part);
   void playOn();
   std::optional<std::pair<double, double>> zoneHeights() const;  // of the chosen zone
@@ -79,6 +91,7 @@ class Strip : public QFrame {
   double mostDeflection_ = 0;  // mm
   double longest_ = 0;         // s, of a layer
   double haste_ = 60;
+  std::array<StripLane, 2> lanes_{StripLane::lean, StripLane::starts};
   bool draggingHigh_ = true, pressedSymbol_ = false;
   std::optional<double> zoneFrom_;  // where its middle is held, mm from it
   bool zoneMoved_ = false;

@@ -13,7 +13,23 @@ namespace trellis {
 
 namespace {
 
-constexpr double shownGive = 0.2;  // mm; less is not drawn
+constexpr double shownSway = 0.2;  // mm; less is not drawn
+
+QString nameOf(StripLane lane) {
+  switch (lane) {
+    case StripLane::lean:
+      return QObject::tr("lean");
+    case StripLane::starts:
+      return QObject::tr("starts");
+    case StripLane::marks:
+      return QObject::tr("marks");
+    case StripLane::holds:
+      return QObject::tr("holds");
+    case StripLane::sway:
+      break;
+  }
+  return QObject::tr("sway");
+}
 
 }  // namespace
 
@@ -37,10 +53,17 @@ void Strip::paintEvent(QPaintEvent*) {
   painter.setPen(theme().quiet);
   painter.drawText(QRectF(0, height() - 20, chartLeft - 7, 14), Qt::AlignRight, tr("mm"));
   drawChart(painter);
-  drawGiving(painter);
   drawBeside(painter);
   if (showsLayers()) drawTimes(painter);
-  drawSymbols(painter);
+  drawHeadings(painter);
+  for (const StripLane lane : lanes_) {
+    const double x = *laneX(lane);
+    if (lane == StripLane::lean) drawLeans(painter, x);
+    if (lane == StripLane::starts) drawStarts(painter, x);
+    if (lane == StripLane::marks) drawMarks(painter, x);
+    if (lane == StripLane::holds) drawHolds(painter, x);
+    if (lane == StripLane::sway) drawSway(painter, x);
+  }
   drawZone(painter);
   drawHandles(painter);
   if (band_) {
@@ -66,12 +89,26 @@ void Strip::drawChart(QPainter& painter) {
     }
     painter.fillRect(QRectF(chartLeft, y, part, tall), clay);
     painter.fillRect(QRectF(chartLeft + part, y, support, tall), blue);
-    if (level.lean > 0) {  // the worst lean, as rose as the surface in the scene
-      const double share = std::clamp(level.lean / 90, 0.0, 1.0);
-      QColor rose = theme().hangingHigh;
-      rose.setAlphaF(static_cast<float>(hidden ? 0.25 * share : share));
-      painter.fillRect(QRectF(width() - 30, y, 5, tall), rose);
-    }
+  }
+}
+
+void Strip::drawHeadings(QPainter& painter) {
+  painter.setPen(theme().quiet);
+  painter.drawText(QRectF(chartLeft, 24, 60, 16), Qt::AlignLeft, tr("area"));
+  for (const StripLane lane : lanes_)
+    painter.drawText(QRectF(*laneX(lane) - 20, 24, 40, 16), Qt::AlignHCenter, nameOf(lane));
+}
+
+// The worst lean, as rose as the surface in the scene.
+void Strip::drawLeans(QPainter& painter, double x) {
+  const auto [low, high] = view_.range();
+  for (const Level& level : levels_) {
+    if (level.lean <= 0) continue;
+    const bool hidden = level.top > high + 1e-6 || level.bottom < low - 1e-6;
+    const double y = pixelOf(level.top), share = std::clamp(level.lean / 90, 0.0, 1.0);
+    QColor rose = theme().hangingHigh;
+    rose.setAlphaF(static_cast<float>(hidden ? 0.25 * share : share));
+    painter.fillRect(QRectF(x - 4, y, 8, std::max(1.0, pixelOf(level.bottom) - y + 0.5)), rose);
   }
 }
 
@@ -98,34 +135,40 @@ void Strip::drawBeside(QPainter& painter) {
   painter.drawPolyline(line);
 }
 
-void Strip::drawSymbols(QPainter& painter) {
+void Strip::drawMarks(QPainter& painter, double x) {
   const Shown& shown = builder_.shown();
-  if (shown.build && !view_.gcode())
-    for (const PartBuild& part : shown.build->parts)
-      for (std::size_t i = 0; i < part.plan.count(); ++i) {
-        const double y = pixelOf(part.plan.spans[i].top), tall = std::max(2.0, pixelOf(part.plan.spans[i].bottom) - y);
-        if (!part.shadows->enforced[i].empty()) painter.fillRect(QRectF(width() - 22, y, 5, tall), theme().enforce);
-        if (!part.shadows->blocked[i].empty()) painter.fillRect(QRectF(width() - 15, y, 5, tall), theme().block);
-      }
+  if (!shown.build || view_.gcode()) return;
+  for (const PartBuild& part : shown.build->parts)
+    for (std::size_t i = 0; i < part.plan.count(); ++i) {
+      const double y = pixelOf(part.plan.spans[i].top), tall = std::max(2.0, pixelOf(part.plan.spans[i].bottom) - y);
+      if (!part.shadows->enforced[i].empty()) painter.fillRect(QRectF(x - 6, y, 5, tall), theme().enforce);
+      if (!part.shadows->blocked[i].empty()) painter.fillRect(QRectF(x + 1, y, 5, tall), theme().block);
+    }
+}
+
+// Where support takes hold: a small tip under the part.
+void Strip::drawHolds(QPainter& painter, double x) {
   painter.setPen(Qt::NoPen);
-  double lastY = 1e9;
   painter.setBrush(theme().body.darker(125));
-  for (const Level& level : levels_) {  // supports take hold: a small tip under the part
+  double lastY = 1e9;
+  for (const Level& level : levels_) {
     const double y = pixelOf(level.top);
     if (!level.lands || lastY - y < 7) continue;
     lastY = y;
-    painter.drawPolygon(
-        QPolygonF({QPointF(chartLeft - 1, y), QPointF(chartLeft - 5, y + 6), QPointF(chartLeft + 3, y + 6)}));
+    painter.drawPolygon(QPolygonF({QPointF(x, y), QPointF(x - 4, y + 6), QPointF(x + 4, y + 6)}));
   }
+}
+
+void Strip::drawStarts(QPainter& painter, double x) {
   for (const bool bare : {false, true}) {  // a bunch of them is one symbol
-    lastY = 1e9;
+    double lastY = 1e9;
     painter.setPen(QPen(theme().floating, 1.4));
     painter.setBrush(bare ? QBrush(theme().floating) : QBrush(theme().panel));
     for (const Symbol& symbol : symbols_) {
       const double y = pixelOf(symbol.at.z());
       if (symbol.bare != bare || std::abs(lastY - y) < 9) continue;
       lastY = y;
-      const QPointF middle(symbolX, y);
+      const QPointF middle(x, y);
       painter.drawPolygon(QPolygonF(
           {middle + QPointF(0, -5), middle + QPointF(5, 0), middle + QPointF(0, 5), middle + QPointF(-5, 0)}));
     }
@@ -141,19 +184,16 @@ QPolygonF Strip::profileOf(double Level::*figure, double most) const {
   return line;
 }
 
-// How far the nozzle pushes the part aside when it is so high, as a line from the chart's left; where support holds, a
-// bar beside it.
-void Strip::drawGiving(QPainter& painter) {
-  const QPolygonF line = profileOf(&Level::deflection, mostDeflection_);
+// How far the nozzle pushes the part aside when it is so high, as a line over the chart; where support holds, a bar.
+void Strip::drawSway(QPainter& painter, double x) {
   painter.setBrush(Qt::NoBrush);
   painter.setPen(QPen(theme().ink, 1.2, Qt::DashLine));
-  if (mostDeflection_ >= shownGive) painter.drawPolyline(line);
+  if (mostDeflection_ >= shownSway) painter.drawPolyline(profileOf(&Level::deflection, mostDeflection_));
   painter.setPen(Qt::NoPen);
   for (const Level& level : levels_)
     if (level.held)
-      painter.fillRect(
-          QRectF(chartLeft - 4, pixelOf(level.top), 3, std::max(1.5, pixelOf(level.bottom) - pixelOf(level.top))),
-          theme().accent);
+      painter.fillRect(QRectF(x - 2, pixelOf(level.top), 4, std::max(1.5, pixelOf(level.bottom) - pixelOf(level.top))),
+                       theme().accent);
 }
 
 // How long each layer takes, as a line from the chart's left; its longest is said at the foot.

@@ -10,6 +10,8 @@
 #include <QSettings>
 #include <QStyleFactory>
 
+#include <optional>
+
 // Resources of a static library have to be asked for by name, outside every namespace.
 static void bringResources() { Q_INIT_RESOURCE(resources); }
 
@@ -25,24 +27,25 @@ const Theme night{"#262422", "#2E2C29", "#EDE8DF", "#ADA699", "#474339", "#34312
                   "#E4633E", "#74B98F", "#9FA4F0", "#B1BF88", "#C6A763", "#80B4C0"};
 const Theme* current = &day;
 
-// The palette the desktop gave the application before we change it tells whether it prefers dark.
-// What the maker chose; else what the desktop says through its settings portal (org.freedesktop.appearance,
-// color-scheme: 1 is dark, 2 light); else what its palette looks like.
-bool prefersDark(const QApplication& app) {
-  if (const QString chosen = QSettings().value("colours").toString(); !chosen.isEmpty()) return chosen == "night";
+// What the desktop says through its settings portal; nothing where there is none.
+std::optional<QVariant> fromPortal(const QString& group, const QString& key) {
   QDBusMessage ask = QDBusMessage::createMethodCall("org.freedesktop.portal.Desktop", "/org/freedesktop/portal/desktop",
                                                     "org.freedesktop.portal.Settings", "Read");
-  ask << "org.freedesktop.appearance"
-      << "color-scheme";
+  ask << group << key;
   constexpr int patience = 300;  // ms
-  if (QDBusConnection::sessionBus().isConnected()) {
-    const QDBusMessage answer = QDBusConnection::sessionBus().call(ask, QDBus::Block, patience);
-    if (answer.type() == QDBusMessage::ReplyMessage && !answer.arguments().isEmpty()) {
-      QVariant value = answer.arguments().constFirst().value<QDBusVariant>().variant();
-      if (value.canConvert<QDBusVariant>()) value = value.value<QDBusVariant>().variant();
-      if (value.toUInt() > 0) return value.toUInt() == 1;
-    }
-  }
+  if (!QDBusConnection::sessionBus().isConnected()) return std::nullopt;
+  const QDBusMessage answer = QDBusConnection::sessionBus().call(ask, QDBus::Block, patience);
+  if (answer.type() != QDBusMessage::ReplyMessage || answer.arguments().isEmpty()) return std::nullopt;
+  const QVariant value = answer.arguments().constFirst().value<QDBusVariant>().variant();
+  return value.canConvert<QDBusVariant>() ? value.value<QDBusVariant>().variant() : value;
+}
+
+// What the maker chose; else what the desktop says (color-scheme: 1 is dark, 2 light); else what the palette looks like
+// that it gave the application before we change it.
+bool prefersDark(const QApplication& app) {
+  if (const QString chosen = QSettings().value("colours").toString(); !chosen.isEmpty()) return chosen == "night";
+  if (const auto scheme = fromPortal("org.freedesktop.appearance", "color-scheme"); scheme && scheme->toUInt() > 0)
+    return scheme->toUInt() == 1;
   const QPalette palette = app.palette();
   return palette.color(QPalette::WindowText).lightness() > palette.color(QPalette::Window).lightness();
 }
@@ -51,10 +54,15 @@ QString styleSheet(const Theme& t) {
   return QString(R"(
     QToolTip { background: %2; color: %3; border: 1px solid %5; padding: 4px; }
     QMenuBar, QMenu { background: %2; color: %3; }
+    QMenuBar { padding: 3px 6px; }
+    QMenuBar::item { padding: 5px 9px; background: transparent; border-radius: 4px; }
+    QMenu { border: 1px solid %5; padding: 4px; }
+    QMenu::item { padding: 5px 22px 5px 12px; border-radius: 3px; }
+    QMenu::separator { height: 1px; background: %5; margin: 4px 8px; }
     QMenuBar::item:selected, QMenu::item:selected { background: %5; }
     QMenu::item:disabled { color: %4; }
     QFrame#worksheet, QFrame#tally, QFrame#strip { background: %2; border: 0; }
-    QFrame#trial, QFrame#recovery { background: %2; border: 1px solid %6; border-radius: 6px; }
+    QFrame#trial, QFrame#recovery, QFrame#start, QFrame#hints { background: %2; border: 1px solid %6; border-radius: 6px; }
     QFrame[card="true"] { background: %1; border: 1px solid %5; border-radius: 4px; }
     QFrame[card="true"]:focus { border-color: %6; }
     QLabel#heading { font-size: 17px; }
@@ -65,10 +73,27 @@ QString styleSheet(const Theme& t) {
     QPushButton:checked, QToolButton:checked { border: 2px solid %6; }
     QPushButton:focus, QToolButton:focus { border-color: %6; }
     QPushButton:disabled { color: %4; }
-    QLineEdit { background: %1; color: %3; border: 1px solid %5; border-radius: 3px; padding: 3px 6px; }
-    QLineEdit:focus { border: 1px solid %6; }
+    QLineEdit, QComboBox, QAbstractSpinBox, QPlainTextEdit { background: %1; color: %3; border: 1px solid %5; border-radius: 4px; }
+    QLineEdit, QComboBox { padding: 3px 7px; }
+    QAbstractSpinBox { padding: 3px 2px 3px 6px; }
+    QLineEdit:focus, QComboBox:focus, QAbstractSpinBox:focus, QPlainTextEdit:focus { border: 1px solid %6; }
+    QComboBox:hover, QAbstractSpinBox:hover, QLineEdit:hover { border-color: %6; }
+    QComboBox:disabled, QAbstractSpinBox:disabled { color: %4; }
+    QComboBox::drop-down { border: 0; width: 20px; }
+    QComboBox::down-arrow { image: url(:/icons/down.png); width: 10px; height: 10px; }
+    QAbstractSpinBox::up-button, QAbstractSpinBox::down-button { border: 0; width: 15px; background: transparent; }
+    QAbstractSpinBox::up-arrow { image: url(:/icons/up.png); width: 8px; height: 8px; }
+    QAbstractSpinBox::down-arrow { image: url(:/icons/down.png); width: 8px; height: 8px; }
+    QCheckBox { spacing: 7px; }
+    QCheckBox::indicator { width: 14px; height: 14px; border: 1px solid %4; border-radius: 3px; background: %1; }
+    QCheckBox::indicator:hover, QCheckBox::indicator:focus { border-color: %6; }
+    QCheckBox::indicator:checked { background: %6; border-color: %6; image: url(:/icons/tick.png); }
+    QCheckBox::indicator:disabled { border-color: %5; }
+    QSlider::groove:horizontal { height: 4px; border-radius: 2px; background: %5; }
+    QSlider::sub-page:horizontal { background: %6; border-radius: 2px; }
+    QSlider::handle:horizontal { width: 14px; height: 14px; margin: -5px 0; border-radius: 7px; background: %6; }
     QScrollBar:vertical { background: %2; width: 9px; margin: 0; border: 0; }
-    QScrollBar::handle:vertical { background: %5; border-radius: 4px; min-height: 32px; }
+    QScrollBar::handle:vertical { background: %5; border-radius: 3px; min-height: 32px; margin: 0 3px 0 0; }
     QScrollBar::add-line, QScrollBar::sub-line, QScrollBar::add-page, QScrollBar::sub-page { background: none; border: 0; height: 0; }
     QComboBox QAbstractItemView { background: %2; color: %3; selection-background-color: %5; selection-color: %3; }
     QTableWidget, QTreeWidget { background: %1; color: %3; border: 1px solid %5; gridline-color: %5; outline: 0; }
@@ -89,6 +114,14 @@ QString styleSheet(const Theme& t) {
 }  // namespace
 
 const Theme& theme() { return *current; }
+
+bool wantsMotion() {
+  static const bool wants = [] {
+    const auto animations = fromPortal("org.gnome.desktop.interface", "enable-animations");
+    return !animations || animations->toBool();
+  }();
+  return wants;
+}
 
 void installTheme(QApplication& app) {
   bringResources();

@@ -77,11 +77,13 @@ TurningStrip::TurningStrip(Document& document, View& view, QWidget* parent)
   order_ = new QComboBox;
   order_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
   for (const Order& order : orders) order_->addItem(tr(order.name));
-  line->addWidget(find_);
+  line->addWidget(find_, 1);
   line->addWidget(order_, 1);
   column->addLayout(line);
   list_ = new QListWidget;
   list_->setObjectName("turnings");
+  list_->setToolTip(
+      tr("Under each picture is about how much support it needs. Click one to try it, click it again to keep it."));
   list_->setViewMode(QListView::IconMode);
   list_->setFlow(QListView::LeftToRight);
   list_->setWrapping(false);
@@ -128,10 +130,8 @@ void TurningStrip::refresh() {
         QIcon(QPixmap::fromImage(imageOf(turnings[i].picture, hangsBeyond(view_.settingsInHand())))),
         QString::number(turnings[i].turning.supportVolume / 1000, 'f', 1) + " cm³"));
   find_->setEnabled(view_.selectedPart() >= 0);
-  figures_->setText(
-      turnings.empty()
-          ? tr("Under each picture is about how much support it needs. Click one to try it, click it again to keep it.")
-          : QString());
+  for (QWidget* widget : std::initializer_list<QWidget*>{list_, order_, figures_})
+    widget->setVisible(!turnings.empty());
   if (!shown_.empty()) list_->setCurrentRow(0);
 }
 

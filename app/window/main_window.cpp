@@ -7,6 +7,7 @@
 #include "app/strip/strip.hpp"
 #include "app/tally/tally_bar.hpp"
 #include "app/widgets/field_manners.hpp"
+#include "app/widgets/first_hints.hpp"
 #include "app/widgets/index_tab.hpp"
 #include "app/widgets/preview_bar.hpp"
 #include "app/widgets/recovery_bar.hpp"
@@ -114,7 +115,7 @@ void MainWindow::layOut() {
   split->addWidget(strip_);
   split->addWidget(view);
   split->setStretchFactor(1, 1);
-  split->setSizes({120, 780});
+  split->setSizes({150, 750});
   split->setChildrenCollapsible(false);
   sheets_ = new QStackedWidget;
   sheets_->setFixedWidth(sheetWidth);
@@ -136,7 +137,8 @@ void MainWindow::layOut() {
            place, study, new MarkSheet(*document_, *builder_, *view_, *hand_, *activity_),
            new BuildSheet(*document_, *builder_, *view_, *activity_, *notes_), check, compare_})
     sheets_->addWidget(sheet);
-  auto* tabColumn = new QVBoxLayout;
+  tabEdge_ = new QWidget;
+  auto* tabColumn = new QVBoxLayout(tabEdge_);
   tabColumn->setContentsMargins(0, 12, 0, 0);
   tabColumn->setSpacing(4);
   tabs_ = new QButtonGroup(this);
@@ -149,7 +151,7 @@ void MainWindow::layOut() {
   connect(tabs_, &QButtonGroup::idClicked, this, &MainWindow::showSheet);
   columns->addWidget(split, 1);
   columns->addWidget(sheets_);
-  columns->addLayout(tabColumn);
+  columns->addWidget(tabEdge_);
   tally_ = new TallyBar(*document_, *builder_, *activity_, *notes_);
   connect(tally_, &TallyBar::findingsAsked, this, [this] { showSheet(4); });
   rows->addWidget(middle, 1);
@@ -158,15 +160,23 @@ void MainWindow::layOut() {
   connect(scene_, &SceneView::pointedAt, pointed_, &QLabel::setText);
   new FieldManners(sheets_, scene_);
   showSheet(0);
+  welcome();
 }
 
 // The tool in hand stays, whichever worksheet is looked at; but nothing is laid while variants are compared.
 void MainWindow::showSheet(int index) {
+  if (empty_ && *empty_) showSheets(true);
+  if (index == 1 && hints_) hints_->done(FirstHints::see);
   sheets_->setCurrentIndex(index);
   tabs_->button(index)->setChecked(true);
   if (index != 0) hand_->setSettling(false);
   if (index == 5 && hand_->brush().lays())  // what is compared is looked at, and not through glass
     changeBrush([](Brush& brush) { brush.tool = Tool::pick; });
+  constexpr std::pair<StripLane, StripLane> lanes[] = {
+      {StripLane::lean, StripLane::starts}, {StripLane::lean, StripLane::starts},
+      {StripLane::lean, StripLane::marks},  {StripLane::holds, StripLane::starts},
+      {StripLane::sway, StripLane::starts}, {StripLane::holds, StripLane::starts}};
+  strip_->setLanes(lanes[index].first, lanes[index].second);
   scene_->setHandlesShown(true, index == 0);
 }
 

@@ -55,6 +55,11 @@ class MainWindow : public QMainWindow {
 
  private:
   void layOut();
+  static QString demoProject();
+  // The window without parts, see main_window_empty.cpp.
+  void welcome();
+  void refreshEmpty();
+  void showSheets(bool shown);
   void makeCommands();
   void makeMenus();
   void refreshTitle();
@@ -107,6 +112,10 @@ class MainWindow : public QMainWindow {
   QLabel* pointed_;
   QStackedWidget* sheets_;
   QButtonGroup* tabs_;
+  QWidget* tabEdge_;
+  class StartCard* start_;
+  class FirstHints* hints_ = nullptr;
+  std::optional<bool> empty_;  // whether it looks as without parts
   std::vector<Command> commands_;
 };
 

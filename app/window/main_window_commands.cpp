@@ -20,19 +20,6 @@
 
 namespace trellis {
 
-namespace {
-
-// The demo project beside the source tree or the installed program; empty when it is not there.
-QString demoProject() {
-  for (const char* place : {"/../demo/fernhollow.3mf", "/../share/meek-trellis/fernhollow.3mf"}) {
-    const QFileInfo file(QCoreApplication::applicationDirPath() + place);
-    if (file.exists()) return file.canonicalFilePath();
-  }
-  return {};
-}
-
-}  // namespace
-
 void MainWindow::makeCommands() {
   const auto hasParts = [this] { return !document_->project()->parts.empty(); };
   const auto selected = [this] { return view_->selectedPart() >= 0; };
@@ -194,7 +181,7 @@ void MainWindow::makeCommands() {
        }},
       {tr("Build"), tr("Build again"), QKeySequence("F5"), [this] { builder_->rebuild(); }, {}, hasParts},
       {tr("Build"), tr("Cancel building"), QKeySequence("Esc"), [this] { escape(); }},
-      {tr("View"), tr("Fit"), QKeySequence("Home"), [this] { scene_->fitAll(); }},
+      {tr("View"), tr("Fit"), QKeySequence("Home"), [this] { scene_->fitSlowly(); }},
       {tr("View"), tr("Turn over: from below, and back"), QKeySequence("Y"), [this] { scene_->turnOver(); }},
       {tr("View"), tr("From the front"), {}, [this] { scene_->lookFrom(-90, 0); }},
       {tr("View"), tr("From the right"), {}, [this] { scene_->lookFrom(0, 0); }},
@@ -202,6 +189,7 @@ void MainWindow::makeCommands() {
       {tr("View"), tr("From the left"), {}, [this] { scene_->lookFrom(180, 0); }},
       {tr("View"), tr("From above"), {}, [this] { scene_->lookFrom(-90, 90); }},
       {tr("View"), tr("Three quarters"), {}, [this] { scene_->lookFrom(-65, 28); }},
+      {tr("View"), tr("In parallel, or in perspective again"), QKeySequence("H"), [this] { scene_->toggleParallel(); }},
       {tr("View"), tr("Whole / supports alone / part alone / what support leaves"), QKeySequence("V"),
        [this] { scene_->nextLook(); }},
       {tr("View"), tr("Cut away to here"), QKeySequence("C"), [this] { scene_->cutAwayHere(); }, {}, hasParts},

@@ -32,7 +32,7 @@ std::uint64_t pictureKey(const Part& part) {
 PlaceSheet::PlaceSheet(Document& document, Builder& builder, View& view, Hand& hand, QWidget* parent)
     : Worksheet(tr("Place"), document, view, parent), builder_(builder), hand_(hand) {
   addPartsList();
-  addMesh();
+  addFigures();
   addSection(tr("Which way up"));
   auto* line = new QHBoxLayout;
   auto* settle = addButton(line, "layDown", tr("Lay a face down"),
@@ -42,7 +42,7 @@ PlaceSheet::PlaceSheet(Document& document, Builder& builder, View& view, Hand& h
   connect(&hand, &Hand::brushChanged, settle, [this, settle] { settle->setChecked(hand_.isSettling()); });
   column_->addLayout(line);
   column_->addWidget(new TurningStrip(document, view));
-  addFigures();
+  addMesh();
   connect(&document, &Document::changed, this, &PlaceSheet::refreshList);
   connect(&view, &View::selectionChanged, this, &PlaceSheet::refreshFigures);
   connect(&builder, &Builder::shownChanged, this, &PlaceSheet::refreshFigures);
@@ -64,7 +64,6 @@ QPushButton* PlaceSheet::addButton(QBoxLayout* line, const char* name, const QSt
 void PlaceSheet::addPartsList() {
   list_ = new QListWidget;
   list_->setObjectName("parts");
-  list_->setFixedHeight(132);
   list_->setIconSize({thumbnailSize, thumbnailSize});
   list_->setTextElideMode(Qt::ElideMiddle);
   list_->setSelectionMode(QAbstractItemView::ExtendedSelection);
@@ -132,6 +131,29 @@ void PlaceSheet::addMesh() {
 }
 
 void PlaceSheet::addFigures() {
+  figures_ = new QGridLayout;
+  figures_->setHorizontalSpacing(6);
+  figures_->setVerticalSpacing(5);
+  for (int axis = 0; axis < 3; ++axis) {
+    auto* letter = new QLabel(QString("xyz").mid(axis, 1));
+    letter->setObjectName("quiet");
+    letter->setAlignment(Qt::AlignHCenter);
+    figures_->addWidget(letter, 0, axis + 1);
+    figures_->setColumnStretch(axis + 1, 1);
+  }
+  column_->addLayout(figures_);
+  position_ = addTriple(tr("Position"), tr(" mm"), -10000, 10000, 2, 1, [this](int axis, double value) {
+    PlacePart change;
+    change.position = part()->placement.position;
+    (*change.position)[axis] = value;
+    place(change);
+  });
+  turn_ = addTriple(tr("Turn"), "°", -360, 360, 1, 15, [this](int axis, double value) {
+    PlacePart change;
+    change.turn = part()->placement.turn;
+    (*change.turn)[axis] = value;
+    place(change);
+  });
   measures_ = addTriple(tr("Size"), tr(" mm"), 0.01, 10000, 2, 1, [this](int axis, double value) {
     const double now = part()->mesh->bounds.sizes()[axis] * std::abs(part()->placement.scale[axis]);
     if (now > 0) scaleTo(axis, value / now);
@@ -143,20 +165,8 @@ void PlaceSheet::addFigures() {
   inProportion_->setChecked(true);
   inProportion_->setToolTip(tr("Size and scale change alike along all three axes. Off, each is free."));
   column_->addWidget(inProportion_);
-  turn_ = addTriple(tr("Turn"), "°", -360, 360, 1, 15, [this](int axis, double value) {
-    PlacePart change;
-    change.turn = part()->placement.turn;
-    (*change.turn)[axis] = value;
-    place(change);
-  });
-  position_ = addTriple(tr("Position"), tr(" mm"), -10000, 10000, 2, 1, [this](int axis, double value) {
-    PlacePart change;
-    change.position = part()->placement.position;
-    (*change.position)[axis] = value;
-    place(change);
-  });
-  addSection(tr("Lift"));
   auto* line = new QHBoxLayout;
+  line->addWidget(new QLabel(tr("Lift")));
   lift_ = addBox("lift", tr(" mm"), -1000, 1000, 2, 0.2);
   lift_->setToolTip(
       tr("From the plate to the part's lowest point. A lifted part stays up when it is turned; at 0 it rests on the "
@@ -198,24 +208,19 @@ QDoubleSpinBox* PlaceSheet::addBox(const QString& name, const QString& unit, dou
 
 PlaceSheet::Triple PlaceSheet::addTriple(const QString& name, const QString& unit, double low, double high,
                                          int decimals, double step, const std::function<void(int, double)>& changed) {
-  addSection(name);
-  auto* grid = new QGridLayout;
-  grid->setHorizontalSpacing(6);
+  const int row = figures_->rowCount();
+  figures_->addWidget(new QLabel(name), row, 0);
   Triple boxes{};
   for (int axis = 0; axis < 3; ++axis) {
     const QString letter = QString("xyz").mid(axis, 1);
-    auto* label = new QLabel(letter);
     auto* box = addBox(name + letter, unit, low, high, decimals, step);
-    label->setBuddy(box);
-    grid->addWidget(label, 0, 2 * axis);
-    grid->addWidget(box, 0, 2 * axis + 1);
-    grid->setColumnStretch(2 * axis + 1, 1);
+    box->setAccessibleName(tr("%1 along %2").arg(name, letter));
+    figures_->addWidget(box, row, axis + 1);
     connect(box, &QDoubleSpinBox::valueChanged, this, [this, axis, changed](double value) {
       if (!refreshing_ && part()) changed(axis, value);
     });
     boxes[static_cast<std::size_t>(axis)] = box;
   }
-  column_->addLayout(grid);
   return boxes;
 }
 
@@ -273,6 +278,8 @@ void PlaceSheet::refreshList() {
         thumbnail(*parts[p]->mesh, transformOf(parts[p]->placement, *parts[p]->mesh), 2 * thumbnailSize);
     item->setIcon(QIcon(QPixmap::fromImage(imageOf(picture, 90))));
   }
+  constexpr int fewest = 1, most = 4, rowHeight = thumbnailSize + 6;
+  list_->setFixedHeight(std::clamp(list_->count(), fewest, most) * rowHeight + 4);
   refreshing_ = false;
   refreshFigures();
 }

@@ -9,6 +9,7 @@
 #include <functional>
 
 class QCheckBox;
+class QGridLayout;
 class QDoubleSpinBox;
 class QListWidget;
 class QPushButton;
@@ -44,6 +45,7 @@ class PlaceSheet : public Worksheet {
 
   QListWidget* list_;
   QLabel *size_, *soundness_;
+  QGridLayout* figures_;
   Triple position_, turn_, measures_, scale_;
   QDoubleSpinBox* lift_;
   QCheckBox* inProportion_;

@@ -68,7 +68,7 @@ TEST_F(CheckTest, AFloatingStartIsFoundGoneToAndMendedFromTheList) {
 TEST_F(CheckTest, TheStripGoesToAFloatingStart) {
   openBare();
   Strip& strip = window.strip();
-  const QPoint symbol(42, static_cast<int>(strip.pixelOf(8)));
+  const QPoint symbol(static_cast<int>(*strip.laneX(StripLane::starts)), static_cast<int>(strip.pixelOf(8)));
   ASSERT_TRUE(strip.placeAt(symbol).has_value());
   QTest::mouseClick(&strip, Qt::LeftButton, Qt::NoModifier, symbol);
   EXPECT_NEAR(window.view().range().second, 8.2, 0.01);

@@ -1,0 +1,25 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Three quiet hints for somebody who opens a first part: turn, see what hangs, paint. Each goes when it was done or is
+// dismissed, and never comes again.
+#pragma once
+
+#include <QFrame>
+
+namespace trellis {
+
+class FirstHints : public QFrame {
+  Q_OBJECT
+ public:
+  enum Hint { turn, see, paint, count };
+  explicit FirstHints(QWidget* scene);
+
+  void offer();  // shows those that are left
+  void done(Hint hint);
+
+ private:
+  void settle();
+
+  QWidget* rows_[count];
+};
+
+}  // namespace trellis

@@ -1,0 +1,28 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What to do first while nothing is on the plate: a card in the middle of the scene.
+#pragma once
+
+#include <QFrame>
+
+namespace trellis {
+
+class StartCard : public QFrame {
+  Q_OBJECT
+ public:
+  // hasDemo: whether there are demo parts to take.
+  StartCard(bool hasDemo, QWidget* scene);
+
+ Q_SIGNALS:
+  void openAsked();
+  void demoAsked();
+  void ladderAsked();
+
+ protected:
+  bool eventFilter(QObject* watched, QEvent* event) override;  // stays in the middle
+  void showEvent(QShowEvent* event) override;
+
+ private:
+  void settle();
+};
+
+}  // namespace trellis
