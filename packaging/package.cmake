@@ -1,7 +1,7 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 # What is installed, and the Debian package of it (CPack).
 include(GNUInstallDirs)
-install(TARGETS meek-trellis meek-trellis-cli meek-trellis-reader RUNTIME)
+install(TARGETS meek-trellis meek-trellis-cli meek-trellis-reader meek-bench-printer RUNTIME)
 set(packaging ${PROJECT_SOURCE_DIR}/packaging)
 install(FILES ${packaging}/meek-trellis.desktop DESTINATION ${CMAKE_INSTALL_DATADIR}/applications)
 install(FILES ${packaging}/org.meektrellis.MeekTrellis.metainfo.xml DESTINATION ${CMAKE_INSTALL_DATADIR}/metainfo)

@@ -15,11 +15,12 @@ struct Leg {
   Vec2 direction;
   double length, speed;  // mm, mm/s
   double enter;          // mm/s, the most at its beginning
+  std::size_t move;
 };
 
 // Legs that follow one another without standing still.
-double secondsOf(std::vector<Leg>& legs, double acceleration) {
-  double enter = 0, leave = 0, seconds = 0;
+void settle(std::vector<Leg>& legs, double acceleration, std::vector<double>& seconds) {
+  double enter = 0, leave = 0;
   for (Leg& leg : legs) {
     leg.enter = std::min(leg.enter, enter);
     enter = std::min(leg.speed, std::sqrt(leg.enter * leg.enter + 2 * acceleration * leg.length));
@@ -29,25 +30,26 @@ double secondsOf(std::vector<Leg>& legs, double acceleration) {
     leave = leg->enter;
   }
   for (std::size_t i = 0; i < legs.size(); ++i)
-    seconds += moveSeconds(legs[i].length, legs[i].enter, i + 1 < legs.size() ? legs[i + 1].enter : 0, legs[i].speed,
-                           acceleration);
+    seconds[legs[i].move] = moveSeconds(legs[i].length, legs[i].enter, i + 1 < legs.size() ? legs[i + 1].enter : 0,
+                                        legs[i].speed, acceleration);
   legs.clear();
-  return seconds;
 }
 
 }  // namespace
 
-double secondsOf(const GcodeMoves& moves, double acceleration) {
-  double seconds = moves.dwelt;
+std::vector<double> secondsOfMoves(const GcodeMoves& moves, double acceleration) {
+  std::vector<double> seconds(moves.moves.size(), 0);
   std::vector<Leg> legs;
   Vec3 at = Vec3::Zero();
-  for (const Move& move : moves.moves) {
+  for (std::size_t i = 0; i < moves.moves.size(); ++i) {
+    const Move& move = moves.moves[i];
     const Vec3 way = move.to - at;
     at = move.to;
     if (move.speed <= 0) continue;
     const double flat = way.head<2>().norm();
     if (flat < 1e-9) {  // lifting and pulling back begin and end at rest
-      seconds += secondsOf(legs, acceleration) + std::max(std::abs(way.z()), std::abs(move.filament)) / move.speed;
+      settle(legs, acceleration, seconds);
+      seconds[i] = std::max(std::abs(way.z()), std::abs(move.filament)) / move.speed;
       continue;
     }
     const Vec2 direction = way.head<2>() / flat;
@@ -55,9 +57,16 @@ double secondsOf(const GcodeMoves& moves, double acceleration) {
                               ? 0
                               : std::min({cornerSpeed(legs.back().direction, direction, acceleration, deviation),
                                           legs.back().speed, move.speed});
-    legs.push_back({direction, flat, move.speed, corner});
+    legs.push_back({direction, flat, move.speed, corner, i});
   }
-  return seconds + secondsOf(legs, acceleration);
+  settle(legs, acceleration, seconds);
+  return seconds;
+}
+
+double secondsOf(const GcodeMoves& moves, double acceleration) {
+  double all = moves.dwelt;
+  for (const double one : secondsOfMoves(moves, acceleration)) all += one;
+  return all;
 }
 
 }  // namespace trellis

@@ -73,7 +73,9 @@ TrialPrint trialPrint(const GcodeMoves& moves, const TrialRules& rules, const Pr
 bool isPart(const Said& said);     // of a part, or unnamed
 bool isSupport(const Said& said);  // of support; in text without our names everything may be
 
-// Seconds for all moves, with junction speeds, as the machine's own planner would take.
+// Seconds for each move, with junction speeds, as the machine's own planner would take; and of all, with what is waited
+// for.
+std::vector<double> secondsOfMoves(const GcodeMoves& moves, double acceleration);
 double secondsOf(const GcodeMoves& moves, double acceleration);
 
 }  // namespace trellis
