@@ -1,11 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/scene/scene_view.hpp"
+#include "app/theme/language.hpp"
 #include "app/theme/theme.hpp"
 #include "app/window/main_window.hpp"
 #include "app/window/shots.hpp"
 
 #include <QApplication>
 #include <QCommandLineParser>
+#include <QTemporaryDir>
 #include <QTimer>
 
 int main(int argc, char** argv) {
@@ -23,8 +25,14 @@ int main(int argc, char** argv) {
   parser.addOption(shots);
   const QCommandLineOption size("size", "How large the window is at first.", "width>x<height");
   parser.addOption(size);
+  const QCommandLineOption language("language", "The window's language: en or de; else as chosen in it.", "code");
+  parser.addOption(language);
   parser.process(app);
   trellis::installTheme(app);
+  trellis::installLanguage(app, parser.value(language));
+  const QTemporaryDir ofItsOwn;  // pictures show nothing of what somebody left behind
+  if (parser.isSet(shots))
+    for (const char* folder : {"XDG_STATE_HOME", "XDG_DATA_HOME"}) qputenv(folder, ofItsOwn.path().toUtf8());
   trellis::MainWindow window;
   if (parser.isSet(size))
     window.resize(parser.value(size).section('x', 0, 0).toInt(), parser.value(size).section('x', 1, 1).toInt());

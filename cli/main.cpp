@@ -223,8 +223,10 @@ void runConvert(const Options& options) {
     return writeFileAtomically(options.out,
                                suffix == ".3mf" ? packProject(*project) : writeStl(*placedTogether(*project)));
   const BuildPtr build = buildProject(store, project, bar.progress());
-  if (suffix == ".3mf" && options.what == "both")
-    return writeFileAtomically(options.out, packWithSupports(*project, *build, bar.progress()));
+  if (suffix == ".3mf" && options.what != "supports")
+    return writeFileAtomically(options.out,
+                               packWithSupports(*project, *build, options.what == "layers", bar.progress()));
+  if (options.what == "layers") throw Error("Layers are written as 3MF. End the file's name in .3mf.");
   const MeshPtr supports = supportMesh(*build, bar.progress());
   if (!supports) throw Error("There is no support to write: nothing is built under the parts.");
   if (suffix == ".3mf") throw Error("A 3MF file has the parts as well: write it with --what both.");
@@ -286,7 +288,7 @@ int main(int argc, char** argv) {
   addProjectOptions(convert, options);
   convert->add_option("OUT", options.out, "where to write, .stl or .3mf")->required();
   convert->add_option("--what", options.what, "parts, supports or both; with supports, 3MF is no project")
-      ->check(CLI::IsMember({"parts", "supports", "both"}));
+      ->check(CLI::IsMember({"parts", "supports", "both", "layers"}));
   CLI::App* settings = app.add_subcommand("settings", "every setting: key, unit, range, default, help");
   settings->add_flag("--json", options.json, "JSON on standard output");
   CLI::App* sets = app.add_subcommand("sets", "every machine, filament and print: those that ship and your own");

@@ -98,7 +98,8 @@ void BenchPrinter::takeLine(const std::string& text) {
   };
   if (!line.sound) return again("checksum mismatch");
   if (is(line.command, "M110")) {
-    last_ = static_cast<std::size_t>(std::max(0.0, wordOf(line.command, 'N', line.number ? double(*line.number) : 0)));
+    const double next = wordOf(line.command, 'N', line.number ? static_cast<double>(*line.number) : 0);
+    last_ = next >= 0 && next < 1e15 ? static_cast<std::size_t>(next) : 0;
     return answer();
   }
   if (line.number) {

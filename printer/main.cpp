@@ -21,11 +21,12 @@ struct Drop {
   bool forgets = false;
 };
 
-void run(trellis::BenchPrinter& printer, trellis::Wire& wire, double factor, const Drop& drop) {
+void run(trellis::BenchPrinter& printer, trellis::Wire& wire, double factor, const Drop& drop, double patient) {
   using Clock = std::chrono::steady_clock;
   constexpr double patience = 0.002;  // s
   auto last = Clock::now();
   bool dropped = false, back = false;
+  Clock::time_point called = last;
   Clock::time_point since;
   while (!ended) {
     printer.receive(wire.read(printer.isIdle() ? 10 * patience : patience / 4));
@@ -33,6 +34,8 @@ void run(trellis::BenchPrinter& printer, trellis::Wire& wire, double factor, con
     // As much time as has passed, but never more than a moment: where this program was held up, the printer was too.
     const double passed = std::min(std::chrono::duration<double>(now - last).count(), 0.02);
     last = now;
+    if (wire.isCalled()) called = now;
+    if (patient > 0 && std::chrono::duration<double>(now - called).count() > patient) return;
     printer.advance(passed * factor);
     wire.write(printer.take());
     if (drop.lasts > 0 && !dropped && printer.seconds() >= drop.at) {
@@ -55,16 +58,16 @@ void run(trellis::BenchPrinter& printer, trellis::Wire& wire, double factor, con
 int main(int argc, char** argv) {
   CLI::App app(
       "A stand-in for a printer. It opens a pseudo-terminal, or a local port, and says its name on standard output; "
-      "what "
-      "is handed over there it prints in its head, in the time a printer would take.");
+      "what is handed over there it prints in its head, in the time a printer would take.");
   trellis::PrinterManners manners;
   Drop drop;
   int tcp = 0;
-  double factor = 1;
+  double factor = 1, patient = 0;
   std::string link, log;
   app.add_option("--tcp", tcp, "a port of this machine instead of a pseudo-terminal")->check(CLI::Range(1, 65535));
   app.add_option("--link", link, "where a symbolic link to the pseudo-terminal is to be");
   app.add_option("--times", factor, "so many times as fast as a printer")->check(CLI::Range(0.01, 10000.0));
+  app.add_option("--ends-after", patient, "s without anybody on the local port; 0: never")->check(CLI::Range(0.0, 1e6));
   app.add_option("--log", log, "a file for every numbered command that was taken");
   app.add_option("--acceleration", manners.acceleration, "mm/s²")->check(CLI::Range(10.0, 100000.0));
   app.add_option("--heats-in", manners.secondsToHeat, "s that the nozzle takes")->check(CLI::Range(0.1, 3600.0));
@@ -91,7 +94,7 @@ int main(int argc, char** argv) {
     }
     trellis::Wire wire(tcp, link);
     std::cout << wire.name() << "\n" << std::flush;
-    run(printer, wire, factor, drop);
+    run(printer, wire, factor, drop, patient);
     return 0;
   } catch (const trellis::Error& error) {
     std::cerr << error.what() << "\n";

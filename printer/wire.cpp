@@ -97,4 +97,6 @@ void Wire::write(std::string_view bytes) {
   }
 }
 
+bool Wire::isCalled() const { return tcp_ == 0 || end_ >= 0; }
+
 }  // namespace trellis

@@ -20,6 +20,7 @@ class Wire {
   void write(std::string_view bytes);                // what nobody reads is lost
   void drop();                                       // as if it were pulled out
   void plugIn();                                     // again
+  bool isCalled() const;                             // by somebody; of a pseudo-terminal always
 
  private:
   int tcp_;

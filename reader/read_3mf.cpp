@@ -5,6 +5,8 @@
 
 #include <Model/COM/NMR_DLLInterfaces.h>
 
+#include <algorithm>
+
 namespace trellis {
 
 namespace {
@@ -69,19 +71,20 @@ MeshPtr meshOf(NMR::PLib3MFModelMeshObject* object) {
 }
 
 // Follows components down to meshes; depth bounds what a file that refers to itself can do.
-void collect(NMR::PLib3MFModelObjectResource* object, const Affine& placed, int depth, std::vector<NamedMesh>& out) {
+void collect(NMR::PLib3MFModelObjectResource* object, const Affine& placed, int depth, bool support,
+             std::vector<NamedMesh>& out) {
   if (depth > 32 || out.size() > 10'000) throw Error("nests its components too deeply. Export it again, or as STL.");
   BOOL isMesh = false, isComponents = false;
   require(NMR::lib3mf_object_ismeshobject(object, &isMesh), damaged);
   require(NMR::lib3mf_object_iscomponentsobject(object, &isComponents), damaged);
   DWORD type = 0;
   require(NMR::lib3mf_object_gettype(object, &type), damaged);
-  if (type == NMR::MODELOBJECTTYPE_SUPPORT) return;  // made elsewhere, and no part
+  support = support || type == NMR::MODELOBJECTTYPE_SUPPORT;
   if (isMesh) {
     MeshPtr mesh = meshOf(object);
     if (mesh->facets.empty()) return;
     if (!placed.isApprox(Affine::Identity(), 0)) mesh = transformed(*mesh, placed);
-    out.push_back({nameOf(object), std::move(mesh)});
+    out.push_back({nameOf(object), std::move(mesh), support});
   }
   DWORD count = 0;
   if (isComponents) require(NMR::lib3mf_componentsobject_getcomponentcount(object, &count), damaged);
@@ -92,7 +95,7 @@ void collect(NMR::PLib3MFModelObjectResource* object, const Affine& placed, int 
     require(NMR::lib3mf_componentsobject_getcomponent(object, i, &component), damaged);
     require(NMR::lib3mf_component_getobjectresource(component, &inner), damaged);
     require(NMR::lib3mf_component_gettransform(component, &transform), damaged);
-    collect(inner, placed * transformOf(transform), depth + 1, out);
+    collect(inner, placed * transformOf(transform), depth + 1, support, out);
   }
 }
 
@@ -116,9 +119,10 @@ std::vector<NamedMesh> read3mf(const std::string& path) {
     require(NMR::lib3mf_builditemiterator_getcurrent(items, &item), damaged);
     require(NMR::lib3mf_builditem_getobjectresource(item, &object), damaged);
     require(NMR::lib3mf_builditem_getobjecttransform(item, &transform), damaged);
-    collect(object, toMillimetres * transformOf(transform), 0, meshes);
+    collect(object, toMillimetres * transformOf(transform), 0, false, meshes);
   }
-  if (meshes.empty()) throw Error("is a 3MF without a model to print. Export it again with its build items.");
+  if (std::all_of(meshes.begin(), meshes.end(), [](const NamedMesh& mesh) { return mesh.support; }))
+    throw Error("is a 3MF without a model to print. Export it again with its build items.");
   return meshes;
 }
 

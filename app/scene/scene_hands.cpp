@@ -2,6 +2,7 @@
 // The hand in the scene: what the mouse and the keys do.
 #include "app/scene/scene_view.hpp"
 
+#include "app/widgets/spoken.hpp"
 #include "core/assess/report.hpp"
 #include "core/assess/why.hpp"
 #include "core/base/key.hpp"
@@ -86,7 +87,7 @@ void SceneView::describe(const std::optional<Hit>& hit, const std::optional<Supp
                                 .arg(grams(use, document_.settings()), 0, 'f', 2)
                                 .arg(use.seconds / 60, 0, 'f', 1)
                                 .arg(QString::fromStdString(whyPiece(*shown.build, support->piece)))
-                                .arg(tr(nameOf(shown.build->pieces[support->piece].grade)))
+                                .arg(spoken(nameOf(shown.build->pieces[support->piece].grade)))
                                 .arg(shown.build->pieces[support->piece].bodyTool == 0 ? tr("first") : tr("second")));
   }
   if (hand_.isSettling()) return Q_EMIT pointedAt(tr("Click the face that is to lie on the plate. Esc leaves it."));
@@ -166,6 +167,9 @@ void SceneView::mousePressEvent(QMouseEvent* event) {
     view_.select(chosen);
     if (const auto site = siteUnder(*hit)) Q_EMIT sitePicked(*site);
   }
+  if (const auto support = drag_ || hand_.brush().tool != Tool::pick ? std::nullopt : supportAt(event->position());
+      support && (!hit || support->distance < (hit->at - camera_.eye()).norm()))
+    Q_EMIT piecePicked(support->piece);
 }
 
 void SceneView::mouseMoveEvent(QMouseEvent* event) {

@@ -27,6 +27,7 @@ void SceneView::prepareSurfaces(const QMatrix4x4& toScreen) {
       "eye", QVector3D(static_cast<float>(eye.x()), static_cast<float>(eye.y()), static_cast<float>(eye.z())));
   setClip(*surface_, solidTop());
   surface_->setUniformValue("layers", layersAsBeads());
+  surface_->setUniformValue("printed", static_cast<float>(view_.printedTo().value_or(1e6)));
   surface_->setUniformValue("freeLean", static_cast<float>(hangsBeyond(document_.settings())));
   surface_->setUniformValue("glass", 0.0f);
   surface_->setUniformValue("fresh", 0.0f);
@@ -149,8 +150,11 @@ void SceneView::drawFrame() {
   line_->bind();
   line_->setUniformValue("toScreen", toScreen);
   setNoClip(*line_);
-  if (camera_.pitch() >= 0) drawLines(sheet_, GL_TRIANGLES);
-  drawLines(camera_.pitch() >= 0 ? plate_ : rim_, GL_LINES);  // from below its rim is enough
+  const bool fromAbove = camera_.pitch() >= 0;
+  if (fromAbove) drawLines(sheet_, GL_TRIANGLES);
+  glDepthMask(fromAbove ? GL_FALSE : GL_TRUE);     // lines on the sheet are no edges of anything
+  drawLines(fromAbove ? plate_ : rim_, GL_LINES);  // from below its rim is enough
+  glDepthMask(GL_TRUE);
   line_->release();
   drawSurfaces(toScreen);
   line_->bind();

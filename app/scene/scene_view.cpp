@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/scene/scene_view.hpp"
 
-#include "core/assess/scar_map.hpp"
-
 #include "app/scene/scene_overlay.hpp"
 #include "app/scene/support_lines.hpp"
 #include "app/theme/theme.hpp"
+#include "app/widgets/spoken.hpp"
+#include "core/assess/scar_map.hpp"
 
 #include <algorithm>
 
@@ -15,15 +15,16 @@ namespace {
 
 // What the hatches under the part say.
 QStringList scarLegend(const Build& build) {
-  static const char* hatches[scarCount] = {QT_TR_NOOP("lines far apart"), QT_TR_NOOP("lines close together"),
-                                           QT_TR_NOOP("crossed lines"), QT_TR_NOOP("crossed and close"),
-                                           QT_TR_NOOP("a rim")};
+  static const char* hatches[scarCount] = {
+      QT_TRANSLATE_NOOP("QObject", "lines far apart"), QT_TRANSLATE_NOOP("QObject", "lines close together"),
+      QT_TRANSLATE_NOOP("QObject", "crossed lines"), QT_TRANSLATE_NOOP("QObject", "crossed and close"),
+      QT_TRANSLATE_NOOP("QObject", "a rim")};
   const Scars scars = scarsOf(build);
   QStringList words;
   for (std::size_t i = 0; i < scarCount; ++i)
     if (scars.areas[i] >= 0.5)
       words << QObject::tr("%1: %2, %3 mm²")
-                   .arg(QObject::tr(hatches[i]), QObject::tr(nameOf(static_cast<Scar>(i))))
+                   .arg(QObject::tr(hatches[i]), spoken(nameOf(static_cast<Scar>(i))))
                    .arg(scars.areas[i], 0, 'f', 0);
   if (scars.allSeen() >= 0.5)
     words << QObject::tr("of it where it is seen: %1 mm², %2 mm² not smooth")

@@ -62,6 +62,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   // What the pointer is over, in words; empty over nothing.
   void pointedAt(const QString& words);
   void sitePicked(const SiteId& site);  // by a click
+  void piecePicked(std::size_t piece);  // likewise
   void turned();                        // by hand
   void painted();                       // a stroke was laid
   void sitePointed(const std::optional<SiteId>& site);

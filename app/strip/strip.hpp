@@ -46,7 +46,7 @@ class Strip : public QFrame {
 
  private:
   static constexpr int marginTop = 50, marginBottom = 26, chartLeft = 36, chartRight = 68;  // pixels
-  static constexpr int leftLane = 52, rightLane = 27;                                       // pixels from the right
+  static constexpr int leftLane = 58, rightLane = 24;                                       // pixels from the right
   double heightAt(double pixel) const;
   double top() const;  // of the scale, mm
   double snapped(double z) const;
@@ -57,6 +57,7 @@ class Strip : public QFrame {
   void drawStarts(QPainter& painter, double x);
   void drawMarks(QPainter& painter, double x);
   void drawHolds(QPainter& painter, double x);
+  void drawPrinted(QPainter& painter);
   void drawHandles(QPainter& painter);
   void drawSway(QPainter& painter, double x);
   void drawTimes(QPainter& painter);

@@ -65,6 +65,7 @@ void Strip::paintEvent(QPaintEvent*) {
     if (lane == StripLane::sway) drawSway(painter, x);
   }
   drawZone(painter);
+  drawPrinted(painter);
   drawHandles(painter);
   if (band_) {
     QColor shade = hand_.brush().mark == Mark::block ? theme().block : theme().enforce;
@@ -218,6 +219,18 @@ void Strip::drawZone(QPainter& painter) {
                       3));
   painter.drawLine(QPointF(x, low), QPointF(x, high));
   for (const double y : {low, high}) painter.drawLine(QPointF(x, y), QPointF(x - 7, y));
+}
+
+// How far a print that is followed is: a line with a nozzle on it.
+void Strip::drawPrinted(QPainter& painter) {
+  if (!view_.printedTo()) return;
+  const double y = pixelOf(*view_.printedTo());
+  painter.setPen(QPen(theme().floating, 1.6));
+  painter.drawLine(QPointF(chartLeft - 4, y), QPointF(width() - chartRight + 6, y));
+  painter.setPen(Qt::NoPen);
+  painter.setBrush(theme().floating);
+  painter.drawPolygon(
+      QPolygonF({QPointF(chartLeft + 8, y), QPointF(chartLeft + 3, y - 8), QPointF(chartLeft + 13, y - 8)}));
 }
 
 void Strip::drawHandles(QPainter& painter) {

@@ -3,6 +3,7 @@
 
 #include "app/scene/scene_buffers.hpp"
 #include "app/theme/theme.hpp"
+#include "app/widgets/spoken.hpp"
 #include "core/assess/report.hpp"
 
 #include <QHBoxLayout>
@@ -10,6 +11,7 @@
 #include <QPainter>
 #include <QProgressBar>
 #include <QPushButton>
+#include <QRegularExpression>
 #include <QToolButton>
 
 #include <cmath>
@@ -37,7 +39,7 @@ class ShareBar : public QWidget {
  public:
   explicit ShareBar(const Builder& builder) : builder_(builder) {
     setFixedSize(200, 16);
-    setToolTip(tr("Filament by use: part, support body, interface, and the rest: skirt, brim, prime tower."));
+    setToolTip(QObject::tr("Filament by use: part, support body, interface, and the rest: skirt, brim, prime tower."));
   }
 
  protected:
@@ -66,9 +68,15 @@ class ShareBar : public QWidget {
 };
 
 QString difference(double now, double then, const QString& words) {
-  if (words.isEmpty()) return {};
+  static const QRegularExpression figure("[1-9]");
+  if (!words.contains(figure)) return {};  // no difference that can be seen
   const QString colour = (now <= then ? theme().accent : theme().floating).name();
   return QString("  <span style='color:%1'>%2%3</span>").arg(colour, now <= then ? "−" : "+", words);
+}
+
+// As your own notes of this filament on this machine say, where there are enough of them.
+double secondsToTakeOff(const Notes& notes, const Build& build) {
+  return build.removal ? build.removal->seconds() * removalFactor(notes.ofThese()).value_or(1) : 0;
 }
 
 }  // namespace
@@ -152,7 +160,7 @@ TallyBar::Pinned TallyBar::figuresNow() const {
   const Build& build = *builder_.shown().build;
   const Settings& settings = builder_.shown().project->settings;
   return {build.tally.seconds, grams(build.tally.whole(), settings), grams(build.tally.support(), settings),
-          money(build.tally.whole(), settings), build.removal ? build.removal->seconds() : 0};
+          money(build.tally.whole(), settings), secondsToTakeOff(notes_, build)};
 }
 
 void TallyBar::resizeEvent(QResizeEvent* event) {
@@ -175,7 +183,7 @@ void TallyBar::fitWords() {
 
 void TallyBar::showProgress(double fraction, const QString& stage) {
   const bool running = fraction < 1;
-  stage_->setText(stage);
+  stage_->setText(spoken(stage.toStdString()));
   progress_->setValue(static_cast<int>(fraction * 100));
   for (QWidget* widget : std::initializer_list<QWidget*>{stage_, progress_, cancel_}) widget->setVisible(running);
   fitWords();
@@ -202,22 +210,25 @@ void TallyBar::refresh() {
   const double all = grams(tally.whole(), settings), seconds = tally.seconds;
   QString time = durationWords(seconds);
   const Shares shares = sharesOf(tally);
+  static const QRegularExpression placeOfParts("%L?2");  // in whatever language
   filamentWords_.clear();
   for (const QString& form :
        {tr("%1 g = part %2 + support %3 + interface %4"), tr("%1 g = %2 + %3 + %4"), tr("%1 g")}) {
     QString words = form.arg(all, 0, 'f', 1);
-    if (form.contains("%2"))
+    const bool divided = form.contains(placeOfParts);
+    if (divided)
       for (const Use* use : {&shares.part, &shares.body, &shares.interface})
         words = words.arg(grams(*use, settings), 0, 'f', 1);
-    if (const double rest = grams(shares.rest, settings); rest >= 0.05 && form.contains("%2"))
+    if (const double rest = grams(shares.rest, settings); rest >= 0.05 && divided)
       words += (form.contains(tr("part")) ? tr(" + rest %1") : tr(" + %1")).arg(rest, 0, 'f', 1);
     filamentWords_ << words;
   }
   filament_->setToolTip(filamentWords_.front());
   QString removal = shown.build->pieces.empty()
                         ? QString()
-                        : tr(" · %1 to take it off").arg(durationWords(shown.build->removal->seconds()));
-  QString cost = tr("filament for %1").arg(money(tally.whole(), settings), 0, 'f', 2);
+                        : tr(" · %1 to take it off").arg(durationWords(secondsToTakeOff(notes_, *shown.build)));
+  const QString sign = QString::fromStdString(settings.text("machine.currency"));
+  QString cost = tr("filament for %1 %2").arg(money(tally.whole(), settings), 0, 'f', 2).arg(sign);
   if (pinned_) {
     const Pinned now = figuresNow();
     time += difference(seconds, pinned_->seconds, durationWords(std::abs(seconds - pinned_->seconds)));
@@ -235,7 +246,9 @@ void TallyBar::refresh() {
   time_->setToolTip(byYourPrints(seconds));
   money_->setText(cost + removal);
   fitWords();
-  money_->setToolTip(tr("What the filament costs, and about how long a hand is busy with taking the support off."));
+  const auto factor = removalFactor(notes_.ofThese());
+  money_->setToolTip(tr("What the filament costs, and about how long a hand is busy with taking the support off.") +
+                     (factor ? tr(" By your own notes, %1 times as long as is usual.").arg(*factor, 0, 'f', 2) : ""));
   const auto count = std::count_if(shown.build->findings.begin(), shown.build->findings.end(),
                                    [](const Finding& finding) { return !finding.accepted; });
   const bool grave = count > 0 && !shown.build->findings.front().accepted &&

@@ -69,6 +69,9 @@ QString styleSheet(const Theme& t) {
     QLabel#section { font-weight: bold; }
     QLabel#quiet { color: %4; }
     QPushButton, QToolButton { background: %1; color: %3; border: 1px solid %5; border-radius: 4px; padding: 5px 10px; }
+    QToolButton#manualPage { border: 0; color: %4; padding: 2px 8px; }
+    QToolButton#manualPage:hover, QToolButton#manualPage:focus { color: %6; }
+    QPushButton[narrow="true"] { padding: 5px 3px; }
     QPushButton:hover, QToolButton:hover { border-color: %6; }
     QPushButton:checked, QToolButton:checked { border: 2px solid %6; }
     QPushButton:focus, QToolButton:focus { border-color: %6; }
@@ -103,6 +106,9 @@ QString styleSheet(const Theme& t) {
     QTableCornerButton::section { background: %2; border: 0; }
     QListWidget { background: %1; border: 1px solid %5; outline: 0; }
     QListWidget::item:selected { background: %5; color: %3; }
+    QListWidget#manualChapters { background: %2; padding: 14px 6px; }
+    QListWidget#manualChapters::item { padding: 6px 10px; border-radius: 3px; }
+    QTextBrowser#manualText { background: %1; color: %3; }
     QScrollArea { border: 0; background: %2; }
     QScrollArea > QWidget > QWidget { background: %2; }
     QProgressBar { border: 1px solid %5; border-radius: 3px; background: %1; max-height: 10px; }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/gap_drawing.hpp"
 
+#include "core/support/tips.hpp"
 #include "core/toolpath/support_paths.hpp"
 
 #include "app/theme/theme.hpp"
@@ -32,9 +33,9 @@ class Section {
         adhesion_(adhesionRules(settings)),
         layer_(settings.number("layer.height")),
         frame_(frame) {
-    const double wide = support_.gapBeside + 3.2 * (paths_.bodySpacing + paths_.lineWidth);
-    const double deep =
-        above * layer_ + bodyTop() + layer_ * (bodyLayers + support_.lowerLayers + belowPart) + support_.gapBelow;
+    const double wide = support_.gapBeside + (isTree() ? 2.6 * pitch() : 3.2 * (paths_.bodySpacing + paths_.lineWidth));
+    const double deep = above * layer_ + bodyTop() + (isTree() ? treeDepth() : 0) +
+                        layer_ * (bodyLayers + support_.lowerLayers + belowPart) + support_.gapBelow;
     perMm_ = std::clamp(std::min((frame.width() - 22) / wide, frame.height() / deep), 6.0, 70.0);
     origin_ = {frame.left() + 22, frame.top() + std::max(wordRoom, above * layer_ * perMm_)};
     foot_ = (frame.bottom() - origin_.y() -
@@ -56,18 +57,58 @@ class Section {
       const double y = origin_.y() + z * perMm_;
       painter_.drawLine(QPointF(frame_.left(), y), QPointF(z < 0 ? frame_.right() : origin_.x(), y));
     }
-    for (int k = 0; k < support_.interfaceLayers; ++k)
-      beads(support_.gapAbove + k * layer_, support_.gapBeside, right, paths_.interfaceSpacing, t.interface);
-    for (int k = 0; k < support_.gradedLayers; ++k)
-      beads(support_.gapAbove + (support_.interfaceLayers + k) * layer_, support_.gapBeside, right,
-            paths_.gradedSpacing, t.body.darker(118));
-    drawBody(right);
+    if (isTree())
+      for (double left = support_.gapBeside; left < right; left += 2 * pitch()) drawBranch(left);
+    else
+      drawStraight(right);
     drawFooting(right);
     drawDimensions();
     painter_.setClipping(false);
   }
 
  private:
+  bool isTree() const { return support_.structure == Structure::tree; }
+  double pitch() const { return support_.tipWidth + support_.tipSpacing; }
+  // mm from under the interface to where a tip is as thin as its branch, and from there to where two branches meet.
+  double tipDepth() const { return std::max(0.0, support_.tipWidth / 2 - neckRadius(support_)) / wideningOf(support_); }
+  double forkDepth() const { return pitch() / 2 / std::tan(toRadians(support_.branchLean)); }
+  double treeDepth() const { return tipDepth() + forkDepth(); }
+
+  // Two tips on branches that meet, and what stands under them.
+  void drawBranch(double left) {
+    const double neck = 2 * neckRadius(support_), trunk = std::max(support_.trunkWidth, 1.3 * neck);
+    const double first = left + support_.tipWidth / 2, meeting = first + pitch() / 2;
+    const double under = bodyTop(), thin = under + tipDepth(), fork = thin + forkDepth();
+    const bool onPart = meeting < middle();
+    const double end = onPart ? foot_ - support_.gapBelow - layer_ * support_.lowerLayers : foot_;
+    const auto at = [&](double x, double z) { return origin_ + QPointF(x, z) * perMm_; };
+    painter_.setPen(Qt::NoPen);
+    painter_.setBrush(theme().body);
+    const double half = trunk / 2, spread = onPart ? half : std::max(half, support_.footWidth / 2);
+    painter_.drawPolygon(QPolygonF{at(meeting - half, fork - half), at(meeting + half, fork - half),
+                                   at(meeting + spread, end), at(meeting - spread, end)});
+    for (const double tip : {first, first + pitch()}) {
+      painter_.setPen(Qt::NoPen);
+      painter_.drawPolygon(QPolygonF{at(tip - support_.tipWidth / 2, under), at(tip + support_.tipWidth / 2, under),
+                                     at(tip + neck / 2, thin), at(tip - neck / 2, thin)});
+      painter_.setPen(QPen(theme().body, neck * perMm_, Qt::SolidLine, Qt::FlatCap));
+      painter_.drawLine(at(tip, thin - 0.15 * neck), at(meeting, fork));
+      for (int k = 0; k < support_.interfaceLayers; ++k)
+        beads(support_.gapAbove + k * layer_, tip - support_.tipWidth / 2,
+              tip + support_.tipWidth / 2 - 0.5 * paths_.lineWidth, paths_.interfaceSpacing, theme().interface);
+      painter_.setBrush(theme().body);
+    }
+  }
+
+  void drawStraight(double right) {
+    for (int k = 0; k < support_.interfaceLayers; ++k)
+      beads(support_.gapAbove + k * layer_, support_.gapBeside, right, paths_.interfaceSpacing, theme().interface);
+    for (int k = 0; k < support_.gradedLayers; ++k)
+      beads(support_.gapAbove + (support_.interfaceLayers + k) * layer_, support_.gapBeside, right,
+            paths_.gradedSpacing, theme().body.darker(118));
+    drawBody(right);
+  }
+
   double bodyTop() const { return support_.gapAbove + layer_ * (support_.interfaceLayers + support_.gradedLayers); }
   double middle() const { return 0.55 * (frame_.right() - origin_.x()) / perMm_; }
   QRectF box(double left, double top, double width, double height) const {

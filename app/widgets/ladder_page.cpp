@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/ladder_page.hpp"
 
+#include "app/widgets/wrapping_label.hpp"
 #include "core/base/short_name.hpp"
 #include "core/learn/fragment.hpp"
 
@@ -14,14 +15,6 @@
 namespace trellis {
 
 namespace {
-
-QLabel* quiet(const QString& words) {
-  auto* label = new QLabel(words);
-  label->setObjectName("quiet");
-  label->setWordWrap(true);
-  label->setMinimumWidth(1);
-  return label;
-}
 
 QLabel* section(const QString& words) {
   auto* label = new QLabel(words);
@@ -56,7 +49,8 @@ QDoubleSpinBox* LadderPage::addBox(const char* name, double high, int decimals) 
 
 void LadderPage::addLadder(QVBoxLayout* column) {
   column->addWidget(section(tr("Ladder")));
-  column->addWidget(quiet(
+  column->addWidget(wrappingLabel(
+      "quiet",
       tr("A row of like shapes, each with another value of one figure and its number on its front. Print it, take the "
          "support off, and note which rung was best.")));
   auto* grid = new QGridLayout;
@@ -82,7 +76,7 @@ void LadderPage::addLadder(QVBoxLayout* column) {
     line->addWidget(box, 1);
   }
   column->addLayout(line);
-  words_ = quiet({});
+  words_ = wrappingLabel("quiet");
   column->addWidget(words_);
   lay_ = new QPushButton(tr("Put the ladder on the plate"));
   lay_->setObjectName("layLadder");
@@ -103,7 +97,7 @@ void LadderPage::addLadder(QVBoxLayout* column) {
 
 void LadderPage::addFragment(QVBoxLayout* column) {
   column->addWidget(section(tr("Fragment")));
-  part_ = quiet({});
+  part_ = wrappingLabel("quiet");
   column->addWidget(part_);
   auto* grid = new QGridLayout;
   const char* axes[] = {"x", "y", "z"};

@@ -2,6 +2,7 @@
 #include "app/widgets/lean_wedge.hpp"
 
 #include "app/theme/theme.hpp"
+#include "app/widgets/spoken.hpp"
 #include "core/base/types.hpp"
 
 #include <QMouseEvent>
@@ -23,7 +24,7 @@ LeanWedge::LeanWedge(Document& document, View& view, QWidget* parent)
   setFocusPolicy(Qt::StrongFocus);
   setMinimumHeight(206);
   setCursor(Qt::SizeAllCursor);
-  setToolTip(QString::fromStdString(settingRow("support.free_lean").help));
+  setToolTip(spoken(settingRow("support.free_lean").help));
   connect(&view, &View::selectionChanged, this, qOverload<>(&QWidget::update));
   connect(&document, &Document::changed, this, qOverload<>(&QWidget::update));
 }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/local_editor.hpp"
 
+#include "app/widgets/spoken.hpp"
 #include "core/document/operations.hpp"
 #include "core/settings/words.hpp"
 
@@ -27,7 +28,7 @@ LocalEditor::LocalEditor(std::function<void(const Overrides&)> changed, QWidget*
   add_->setObjectName("addOwn");
   add_->addItem(tr("Give it a setting of its own…"));
   for (const SettingRow& row : settingsTable())
-    if (isLocal(row.key)) add_->addItem(QString::fromStdString(row.label), QString::fromStdString(row.key));
+    if (isLocal(row.key)) add_->addItem(spoken(row.label), QString::fromStdString(row.key));
   column->addWidget(add_);
   connect(add_, &QComboBox::activated, this, [this](int i) {
     add_->setCurrentIndex(0);
@@ -52,8 +53,8 @@ void LocalEditor::show(const Overrides* own, const Settings& below) {
 
 void LocalEditor::addRow(const SettingRow& row, const SettingValue& value) {
   const int line = rows_->rowCount();
-  auto* label = new QLabel(QString::fromStdString(row.label));
-  label->setToolTip(QString::fromStdString(row.help));
+  auto* label = new QLabel(spoken(row.label));
+  label->setToolTip(spoken(row.help));
   QWidget* editor = editorOf(row, value);
   editor->setObjectName("local." + QString::fromStdString(row.key));
   editor->setFocusPolicy(Qt::StrongFocus);
@@ -95,7 +96,7 @@ QWidget* LocalEditor::editorOf(const SettingRow& row, const SettingValue& value)
   }
   auto* box = new QComboBox;
   for (const std::string& choice : row.choices)
-    box->addItem(tr(choiceInWords(row.key, choice).c_str()), QString::fromStdString(choice));
+    box->addItem(spoken(choiceInWords(row.key, choice)), QString::fromStdString(choice));
   box->setCurrentIndex(box->findData(QString::fromStdString(std::get<std::string>(value))));
   connect(box, &QComboBox::activated, this,
           [this, key = row.key, box] { set(key, box->currentData().toString().toStdString()); });

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/piece_list.hpp"
 
+#include "app/widgets/spoken.hpp"
 #include "core/assess/removal.hpp"
 #include "core/assess/report.hpp"
 #include "core/release/drain_clearance.hpp"
@@ -70,7 +71,7 @@ PieceList::PieceList(Document& document, Builder& builder, View& view, QWidget* 
   filament_->setObjectName("pieceFilament");
   filament_->setPlaceholderText(tr("print the chosen bodies from…"));
   for (const std::string& choice : settingRow("support.filament.body").choices)
-    filament_->addItem(tr(choiceInWords("support.filament.body", choice).c_str()), QString::fromStdString(choice));
+    filament_->addItem(spoken(choiceInWords("support.filament.body", choice)), QString::fromStdString(choice));
   filament_->setCurrentIndex(-1);
   column->addWidget(filament_);
   connect(filament_, &QComboBox::activated, this, &PieceList::printBodies);
@@ -102,7 +103,7 @@ void PieceList::refresh() {
     figure(1, grams(use, settings), 2);
     figure(2, use.seconds / 60, 1);
     row->setSizeHint(0, {0, 22});
-    row->setText(3, tr(nameOf(figures.grade)));
+    row->setText(3, spoken(nameOf(figures.grade)));
     row->setText(4, (figures.bodyTool == 0 ? tr("first") : tr("second")) + (figures.chosen ? tr(", set") : QString()));
     for (int column = 0; column < 5; ++column)
       row->setToolTip(column, tipOf(shown.build->support->pieces[i], figures, money(use, settings)));

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/preset_editor.hpp"
 
+#include "app/widgets/spoken.hpp"
+
 #include <QComboBox>
 #include <QGridLayout>
 #include <QLabel>
@@ -18,8 +20,8 @@ PresetEditor::PresetEditor(Document& document, View& view, PresetKind kind, cons
   box_->setFixedWidth(180);
   for (const Preset& preset : presets()) {
     if (preset.kind != kind) continue;
-    box_->addItem(tr(preset.label.c_str()), QString::fromStdString(preset.name));
-    box_->setItemData(box_->count() - 1, tr(preset.help.c_str()), Qt::ToolTipRole);
+    box_->addItem(spoken(preset.label), QString::fromStdString(preset.name));
+    box_->setItemData(box_->count() - 1, spoken(preset.help), Qt::ToolTipRole);
   }
   box_->setPlaceholderText(tr("tuned by hand"));
   grid->addWidget(box_, 0, 1);
@@ -38,7 +40,7 @@ PresetEditor::PresetEditor(Document& document, View& view, PresetKind kind, cons
 void PresetEditor::refresh() {
   const Preset* preset = presetOf(kind_, view_.settingsEdited());
   box_->setCurrentIndex(preset ? box_->findData(QString::fromStdString(preset->name)) : -1);
-  help_->setText(preset ? tr(preset->help.c_str()) : tr("Tuned by hand; choosing a preset sets all of it anew."));
+  help_->setText(preset ? spoken(preset->help) : tr("Tuned by hand; choosing a preset sets all of it anew."));
 }
 
 }  // namespace trellis

@@ -2,6 +2,8 @@
 #include "app/widgets/print_page.hpp"
 
 #include "app/tally/tally_bar.hpp"
+#include "app/widgets/spoken.hpp"
+#include "app/widgets/wrapping_label.hpp"
 
 #include <QComboBox>
 #include <QDate>
@@ -26,23 +28,6 @@ namespace trellis {
 namespace {
 
 constexpr int rowHeight = 26;
-constexpr Scar undersides[] = {Scar::smooth, Scar::striped, Scar::rough, Scar::fused};
-
-QLabel* label(const char* look, const QString& words) {
-  auto* made = new QLabel(words);
-  made->setObjectName(look);
-  made->setWordWrap(true);
-  made->setMinimumWidth(1);
-  return made;
-}
-
-QComboBox* choices(const QStringList& words, int chosen) {
-  auto* box = new QComboBox;
-  box->addItem("–");
-  box->addItems(words);
-  box->setCurrentIndex(chosen);
-  return box;
-}
 
 QString today() { return QDate::currentDate().toString(Qt::ISODate); }
 
@@ -66,6 +51,9 @@ PrintPage::PrintPage(Document& document, Builder& builder, View& view, Notes& no
   addLearning(column);
   connect(&document, &Document::changed, this, &PrintPage::refresh);
   connect(&notes, &Notes::changed, this, &PrintPage::refreshLearnt);
+  connect(&notes, &Notes::measured, this, [this](const std::string& code) {
+    if (const Version* version = chosen(); version && version->code == code) refreshNote();
+  });
   connect(&builder, &Builder::shownChanged, this, &PrintPage::refreshLearnt);
   connect(&view, &View::selectionChanged, this, &PrintPage::pointTo);
   refresh();
@@ -74,8 +62,8 @@ PrintPage::PrintPage(Document& document, Builder& builder, View& view, Notes& no
 
 void PrintPage::addVersions(QVBoxLayout* column) {
   column->addWidget(
-      label("quiet", tr("Writing G-code keeps a version: all that was printed, under six letters that stand "
-                        "in the G-code's head. Note here what became of it.")));
+      wrappingLabel("quiet", tr("Writing G-code keeps a version: all that was printed, under six letters that stand "
+                                "in the G-code's head. Note here what became of it.")));
   auto* printed = new QPushButton(tr("Mark as printed"));
   printed->setObjectName("markPrinted");
   printed->setToolTip(tr("Keep what is there now as a version."));
@@ -113,7 +101,7 @@ void PrintPage::addVersions(QVBoxLayout* column) {
 }
 
 void PrintPage::addOutcomes(QVBoxLayout* column) {
-  column->addWidget(label("section", tr("What became of it")));
+  column->addWidget(wrappingLabel("section", tr("What became of it")));
   outcomes_ = new QTableWidget;
   outcomes_->setObjectName("outcomes");
   outcomes_->setColumnCount(3);
@@ -128,7 +116,7 @@ void PrintPage::addOutcomes(QVBoxLayout* column) {
   outcomes_->setSelectionMode(QAbstractItemView::SingleSelection);
   outcomes_->setSelectionBehavior(QAbstractItemView::SelectRows);
   outcomes_->setAccessibleName(tr("What became of each part"));
-  outcomes_->setToolTip(tr("Click a part in the scene to come to its row."));
+  outcomes_->setToolTip(tr("Click a part, a piece of support or a site in the scene to come to its row."));
   column->addWidget(outcomes_);
   auto* line = new QHBoxLayout;
   failure_ = new QComboBox;
@@ -136,14 +124,14 @@ void PrintPage::addOutcomes(QVBoxLayout* column) {
   failure_->addItem(tr("something failed…"));
   for (const FailureKind kind :
        {FailureKind::fellOver, FailureKind::cameOffPlate, FailureKind::sagged, FailureKind::strung})
-    failure_->addItem(tr(nameOf(kind)));
+    failure_->addItem(spoken(nameOf(kind)));
   height_ = new QDoubleSpinBox;
   height_->setRange(0, 1000);
   height_->setSuffix(tr(" mm up"));
   line->addWidget(failure_, 1);
   line->addWidget(height_);
   column->addLayout(line);
-  failures_ = label("quiet", {});
+  failures_ = wrappingLabel("quiet");
   column->addWidget(failures_);
   connect(failure_, &QComboBox::activated, this, [this](int row) {
     if (row == 0) return;
@@ -184,7 +172,7 @@ void PrintPage::addFigures(QVBoxLayout* column) {
   text_->setPlaceholderText(tr("anything else"));
   text_->setFixedHeight(54);
   column->addWidget(text_);
-  pictures_ = label("quiet", {});
+  pictures_ = wrappingLabel("quiet");
   column->addWidget(pictures_);
   auto* add = new QPushButton(tr("Add a picture…"));
   add->setToolTip(tr("Or drop photographs here. They are copied into the notes."));
@@ -194,7 +182,7 @@ void PrintPage::addFigures(QVBoxLayout* column) {
   last->addWidget(add);
   last->addWidget(keep_);
   column->addLayout(last);
-  follows_ = label("noteFollows", {});
+  follows_ = wrappingLabel("noteFollows");
   column->addWidget(follows_);
   learn_ = new QPushButton;
   learn_->setObjectName("learnBest");
@@ -208,8 +196,8 @@ void PrintPage::addFigures(QVBoxLayout* column) {
 }
 
 void PrintPage::addLearning(QVBoxLayout* column) {
-  column->addWidget(label("section", tr("Learnt of this filament on this machine")));
-  learnt_ = label("quiet", {});
+  column->addWidget(wrappingLabel("section", tr("Learnt of this filament on this machine")));
+  learnt_ = wrappingLabel("quiet");
   column->addWidget(learnt_);
   auto* line = new QHBoxLayout;
   auto* write = new QPushButton(tr("Write to file…"));
@@ -267,42 +255,12 @@ void PrintPage::refreshNote() {
   back_->setVisible(version != nullptr);
   if (!version) return;
   note_ = notes_.noteOf(*version);
-  outcomes_->setRowCount(static_cast<int>(note_.outcomes.size()));
-  QStringList came, left;
-  for (const CameOff how : {CameOff::byHand, CameOff::pliers, CameOff::stayed, CameOff::fellOff})
-    came << tr(nameOf(how));
-  for (const Scar scar : undersides) left << tr(nameOf(scar));
-  for (int row = 0; row < outcomes_->rowCount(); ++row) {
-    const Outcome& outcome = note_.outcomes[static_cast<std::size_t>(row)];
-    auto* name = new QTableWidgetItem(QString::fromStdString(outcome.what));
-    name->setFlags(Qt::ItemIsSelectable | Qt::ItemIsEnabled);
-    outcomes_->setItem(row, 0, name);
-    outcomes_->setCellWidget(row, 1, choices(came, outcome.came ? static_cast<int>(*outcome.came) + 1 : 0));
-    outcomes_->setCellWidget(row, 2, choices(left, outcome.underside ? static_cast<int>(*outcome.underside) + 1 : 0));
-  }
-  outcomes_->setFixedHeight(std::min(8, outcomes_->rowCount()) * rowHeight + 30);
+  fillRows();
   hours_->setValue(note_.seconds ? static_cast<int>(*note_.seconds) / 3600 : 0);
   minutes_->setValue(note_.seconds ? static_cast<int>(*note_.seconds) % 3600 / 60 : 0);
   removal_->setValue(note_.removal ? *note_.removal / 60 : 0);
   text_->setPlainText(QString::fromStdString(note_.text));
   refreshLearnt();
-}
-
-BenchNote PrintPage::filled() const {
-  BenchNote note = note_;
-  for (int row = 0; row < outcomes_->rowCount(); ++row) {
-    Outcome& outcome = note.outcomes[static_cast<std::size_t>(row)];
-    const int came = static_cast<QComboBox*>(outcomes_->cellWidget(row, 1))->currentIndex(),
-              left = static_cast<QComboBox*>(outcomes_->cellWidget(row, 2))->currentIndex();
-    outcome.came = came > 0 ? std::optional(static_cast<CameOff>(came - 1)) : std::nullopt;
-    outcome.underside = left > 0 ? std::optional(undersides[left - 1]) : std::nullopt;
-  }
-  const int seconds = hours_->value() * 3600 + minutes_->value() * 60;
-  note.seconds = seconds > 0 ? std::optional<double>(seconds) : std::nullopt;
-  note.removal = removal_->value() > 0 ? std::optional(removal_->value() * 60) : std::nullopt;
-  note.text = text_->toPlainText().toStdString();
-  note.date = today().toStdString();
-  return note;
 }
 
 // What the program expected is asked of a build of what was printed, which is at hand while nothing else was built.
@@ -344,17 +302,11 @@ void PrintPage::dropEvent(QDropEvent* event) {
   addPictures(paths);
 }
 
-void PrintPage::pointTo() {
-  if (view_.selectedPart() < 0) return;
-  const QString name = QString::fromStdString(document_.project()->parts[view_.selection().back()]->name);
-  for (int row = 0; row < outcomes_->rowCount(); ++row)
-    if (outcomes_->item(row, 0)->text() == name) outcomes_->selectRow(row);
-}
-
 void PrintPage::refreshLearnt() {
   QStringList failed;
   for (const Failure& failure : note_.failures)
-    failed << tr(nameOf(failure.kind)) + (failure.height ? tr(" at %1 mm").arg(*failure.height, 0, 'f', 0) : QString());
+    failed << spoken(nameOf(failure.kind)) +
+                  (failure.height ? tr(" at %1 mm").arg(*failure.height, 0, 'f', 0) : QString());
   failures_->setText(failed.join(", "));
   failures_->setVisible(!failed.isEmpty());
   pictures_->setText(note_.pictures.empty() ? QString()
@@ -366,10 +318,8 @@ void PrintPage::refreshLearnt() {
   follows_->setVisible(best.has_value());
   if (best && !key.empty()) {
     const SettingRow& row = settingRow(key);
-    follows_->setText(tr("Best: %1 %2 %3.")
-                          .arg(QString::fromStdString(row.label).toLower())
-                          .arg(*best)
-                          .arg(QString::fromStdString(row.unit)));
+    follows_->setText(
+        tr("Best: %1 %2 %3.").arg(spoken(row.label).toLower()).arg(*best).arg(QString::fromStdString(row.unit)));
     learn_->setText(tr("Keep %1 for %2").arg(*best).arg(QString::fromStdString(note_.filament)));
   }
   QStringList words;
@@ -377,7 +327,7 @@ void PrintPage::refreshLearnt() {
     for (const Learnt& learnt : note.learnt) {
       const SettingRow& row = settingRow(learnt.key);
       words << tr("%1 %2 %3, %4")
-                   .arg(QString::fromStdString(row.label))
+                   .arg(spoken(row.label))
                    .arg(learnt.value)
                    .arg(QString::fromStdString(row.unit),
                         QString::fromStdString(wordsOf(LearntFrom{note.date, note.code, note.ladder.has_value()})));

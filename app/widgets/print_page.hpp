@@ -25,6 +25,10 @@ class PrintPage : public QWidget {
   PrintPage(Document& document, Builder& builder, View& view, Notes& notes, Activity& activity,
             QWidget* parent = nullptr);
 
+  // By a click in the scene, while this page is looked at.
+  void notePiece(std::size_t piece);
+  void noteSite(const SiteId& site);
+
  protected:
   void dragEnterEvent(QDragEnterEvent* event) override;
   void dropEvent(QDropEvent* event) override;
@@ -39,6 +43,10 @@ class PrintPage : public QWidget {
   void refreshNote();
   void refreshLearnt();
   void pointTo();  // the row of what is chosen in the scene
+  void fillRows();
+  // A row for a piece or site of what is shown, where that is what was printed.
+  void noteOutcome(const std::string& what, double force);
+  bool isShown(const Version& version) const;
   BenchNote filled() const;
   void keep();
   void addPictures(const QStringList& paths);

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/removal_list.hpp"
 
+#include "app/widgets/spoken.hpp"
+
 #include <QHeaderView>
 
 namespace trellis {
@@ -9,7 +11,7 @@ namespace {
 
 // As a sentence: what is taken, and how.
 QString wordsOf(const RemovalStep& step) {
-  QString words = QObject::tr(nameOf(step.move));
+  QString words = spoken(nameOf(step.move));
   if (!step.isWhole) words += QObject::tr(", %1–%2 mm up").arg(step.low, 0, 'f', 1).arg(step.high, 0, 'f', 1);
   return words;
 }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/setting_editor.hpp"
 
+#include "app/widgets/spoken.hpp"
 #include "core/settings/words.hpp"
 
 #include <QCheckBox>
@@ -26,7 +27,7 @@ void SettingEditor::build() {
   auto* line = new QHBoxLayout(this);
   line->setContentsMargins(0, 0, 0, 0);
   line->setSpacing(6);
-  label_ = new QLabel(QString::fromStdString(row_.label));
+  label_ = new QLabel(spoken(row_.label));
   line->addWidget(label_, 1);
   if (row_.kind == SettingKind::number || row_.kind == SettingKind::whole) {
     auto* box = new QDoubleSpinBox;
@@ -47,7 +48,7 @@ void SettingEditor::build() {
   } else if (row_.kind == SettingKind::choice) {
     auto* box = new QComboBox;
     for (const std::string& choice : row_.choices)
-      box->addItem(tr(choiceInWords(row_.key, choice).c_str()), QString::fromStdString(choice));
+      box->addItem(spoken(choiceInWords(row_.key, choice)), QString::fromStdString(choice));
     connect(box, &QComboBox::activated, this, [this, box] { change(box->currentData().toString().toStdString()); });
     editor_ = box;
   } else {
@@ -59,7 +60,7 @@ void SettingEditor::build() {
   if (row_.kind != SettingKind::yesNo)
     editor_->setFixedWidth(row_.kind != SettingKind::choice ? 104 : row_.label.size() > 16 ? 154 : 174);
   label_->setBuddy(editor_);
-  QString help = QString::fromStdString(row_.help);
+  QString help = spoken(row_.help);
   if (row_.kind == SettingKind::number || row_.kind == SettingKind::whole)
     help += tr("\n%1 to %2 %3").arg(row_.low).arg(row_.high).arg(QString::fromStdString(row_.unit));
   setToolTip(help);

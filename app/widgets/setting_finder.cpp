@@ -2,6 +2,7 @@
 #include "app/widgets/setting_finder.hpp"
 
 #include "app/widgets/setting_editor.hpp"
+#include "app/widgets/spoken.hpp"
 #include "core/settings/words.hpp"
 
 #include <QLabel>
@@ -26,7 +27,7 @@ void empty(QLayout* layout) {
 
 // Whether every word is in what a setting is called or in its help, and of those called so before the others.
 int rankOf(const SettingRow& row, const QStringList& words) {
-  const QString label = QString::fromStdString(row.label), all = label + ' ' + QString::fromStdString(row.help);
+  const QString label = spoken(row.label), all = label + ' ' + spoken(row.help);
   const auto within = [&](const QString& text) {
     return std::all_of(words.begin(), words.end(),
                        [&](const QString& word) { return text.contains(word, Qt::CaseInsensitive); });
@@ -39,7 +40,7 @@ QString inWords(const SettingRow& row, const SettingValue& value) {
     return QString::number(*number) + (row.unit.empty() ? "" : ' ' + QString::fromStdString(row.unit));
   if (const auto* yes = std::get_if<bool>(&value)) return *yes ? QObject::tr("on") : QObject::tr("off");
   const std::string& text = std::get<std::string>(value);
-  const QString words = QString::fromStdString(row.choices.empty() ? text : choiceInWords(row.key, text));
+  const QString words = row.choices.empty() ? QString::fromStdString(text) : spoken(choiceInWords(row.key, text));
   return words.size() > 24 ? words.left(23) + "…" : words;
 }
 

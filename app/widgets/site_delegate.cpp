@@ -4,6 +4,7 @@
 #include "app/theme/theme.hpp"
 #include "app/widgets/mark_swatch.hpp"
 #include "app/widgets/site_model.hpp"
+#include "app/widgets/spoken.hpp"
 
 #include <QAbstractItemView>
 #include <QHelpEvent>
@@ -57,7 +58,7 @@ QString leftBy(const SiteModel::Row& row) {
     if (row.scars.areas[k] > row.scars.areas[most]) most = k;
   QString words = QObject::tr("off in %1 min · %2 %L3 mm²")
                       .arg(row.removal, 0, 'f', 1)
-                      .arg(QObject::tr(nameOf(static_cast<Scar>(most))))
+                      .arg(spoken(nameOf(static_cast<Scar>(most))))
                       .arg(row.scars.areas[most], 0, 'f', 1);
   if (row.scars.allSeen() >= 0.05) words += QObject::tr(", %L1 seen").arg(row.scars.allSeen(), 0, 'f', 1);
   return words;

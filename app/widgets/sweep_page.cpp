@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/sweep_page.hpp"
 
+#include "app/widgets/spoken.hpp"
 #include "app/widgets/sweep_plot.hpp"
 
 #include <QCheckBox>
@@ -95,11 +96,11 @@ void SweepPage::addAxes(QVBoxLayout* column) {
     keys_[a]->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     keys_[a]->setMinimumContentsLength(14);
     keys_[a]->addItem(tr("nothing more"), QString());
-    for (const char* key : first) keys_[a]->addItem(QString::fromStdString(settingRow(key).label), QString(key));
+    for (const char* key : first) keys_[a]->addItem(spoken(settingRow(key).label), QString(key));
     keys_[a]->addItem(tr("turning, of those found in Place"), QString("turning"));
     for (const SettingRow& row : settingsTable())
       if (row.perPart && row.kind != SettingKind::text && keys_[a]->findData(QString::fromStdString(row.key)) < 0)
-        keys_[a]->addItem(QString::fromStdString(row.label), QString::fromStdString(row.key));
+        keys_[a]->addItem(spoken(row.label), QString::fromStdString(row.key));
     values_[a] = new QLineEdit;
     values_[a]->setObjectName(QString("sweepValues%1").arg(a));
     values_[a]->setPlaceholderText(tr("values, with commas"));
@@ -127,7 +128,7 @@ void SweepPage::addWants(QVBoxLayout* column) {
     wants_[w] = new QComboBox;
     wants_[w]->setObjectName(QString("sweepWant%1").arg(w));
     for (const FigureRow& row : figureRows())
-      if (row.isJudged) wants_[w]->addItem(tr(row.label), QString(row.key));
+      if (row.isJudged) wants_[w]->addItem(spoken(row.label), QString(row.key));
     wants_[w]->setCurrentIndex(wants_[w]->findData(QString(usual[w])));
     line->addWidget(new QLabel(w == 0 ? tr("Least") : tr("and")));
     line->addWidget(wants_[w], 1);
@@ -214,15 +215,17 @@ QString SweepPage::wordsOf(std::size_t combination) const {
   QStringList words;
   for (std::size_t a = 0; a < result.chosen.size(); ++a) {
     const std::string& key = sweeper_.spec().vary[a].key;
-    const QString name = key == "turning" ? tr("turning") : QString::fromStdString(settingRow(key).label).toLower();
+    const QString name = key == "turning" ? tr("turning") : spoken(settingRow(key).label).toLower();
     words << name + " " + QString::fromStdString(result.chosen[a]);
   }
   QString text = words.join(", ");
   for (const SweepWant& want : sweeper_.spec().want)
     for (const FigureRow& row : figureRows())
       if (want.row == row.key && result.isBuilt())
-        text +=
-            tr(" · %1 %2 %3").arg(tr(row.label)).arg(result.figures.at(row.key), 0, 'f', row.decimals).arg(row.unit);
+        text += tr(" · %1 %2 %3")
+                    .arg(spoken(row.label))
+                    .arg(result.figures.at(row.key), 0, 'f', row.decimals)
+                    .arg(row.unit);
   return text;
 }
 

@@ -2,6 +2,7 @@
 #include "app/widgets/sweep_plot.hpp"
 
 #include "app/theme/theme.hpp"
+#include "app/widgets/spoken.hpp"
 
 #include <QKeyEvent>
 #include <QMouseEvent>
@@ -18,7 +19,7 @@ constexpr double left = 44, right = 12, top = 12, bottom = 34, reach = 10;  // p
 
 QString nameOf(const std::string& key) {
   for (const FigureRow& row : figureRows())
-    if (key == row.key) return QObject::tr(row.label) + (*row.unit ? QString(", ") + row.unit : QString());
+    if (key == row.key) return spoken(row.label) + (*row.unit ? QString(", ") + row.unit : QString());
   return {};
 }
 

@@ -2,6 +2,7 @@
 #include "app/widgets/trade_picture.hpp"
 
 #include "app/theme/theme.hpp"
+#include "app/widgets/spoken.hpp"
 #include "core/release/contact_bond.hpp"
 
 #include <QMouseEvent>
@@ -109,7 +110,7 @@ void TradePicture::paintEvent(QPaintEvent*) {
                    tr("gap above, %1 mm").arg(widest, 0, 'f', 1));
   painter.setPen(t.ink);
   painter.drawText(QRectF(left, ground + 18, width() - left - right, 18), Qt::AlignHCenter,
-                   tr("a gap of %1 mm: %2 underneath").arg(now, 0, 'f', 2).arg(tr(nameOf(today.scar))));
+                   tr("a gap of %1 mm: %2 underneath").arg(now, 0, 'f', 2).arg(spoken(nameOf(today.scar))));
 }
 
 }  // namespace trellis

@@ -25,16 +25,23 @@ struct Order {
   double (*badness)(const ShownTurning&);
 };
 constexpr Order orders[] = {
-    {QT_TR_NOOP("best first"), [](const ShownTurning&) { return 0.0; }},
-    {QT_TR_NOOP("least support"), [](const ShownTurning& t) { return t.turning.supportVolume; }},
-    {QT_TR_NOOP("least hanging"), [](const ShownTurning& t) { return t.turning.hanging; }},
-    {QT_TR_NOOP("least scarred"), [](const ShownTurning& t) { return t.turning.scarred; }},
-    {QT_TR_NOOP("least where it is seen"), [](const ShownTurning& t) { return t.turning.seenScarred; }},
-    {QT_TR_NOOP("most on the plate"), [](const ShownTurning& t) { return -t.turning.contact; }},
-    {QT_TR_NOOP("lowest"), [](const ShownTurning& t) { return t.turning.height; }},
-    {QT_TR_NOOP("least stepping"), [](const ShownTurning& t) { return t.turning.stepped; }},
-    {QT_TR_NOOP("least thin and leaning"), [](const ShownTurning& t) { return t.turning.thin; }},
-    {QT_TR_NOOP("steadiest"), [](const ShownTurning& t) { return t.deflection; }},
+    {QT_TRANSLATE_NOOP("trellis::TurningStrip", "best first"), [](const ShownTurning&) { return 0.0; }},
+    {QT_TRANSLATE_NOOP("trellis::TurningStrip", "least support"),
+     [](const ShownTurning& t) { return t.turning.supportVolume; }},
+    {QT_TRANSLATE_NOOP("trellis::TurningStrip", "least hanging"),
+     [](const ShownTurning& t) { return t.turning.hanging; }},
+    {QT_TRANSLATE_NOOP("trellis::TurningStrip", "least scarred"),
+     [](const ShownTurning& t) { return t.turning.scarred; }},
+    {QT_TRANSLATE_NOOP("trellis::TurningStrip", "least where it is seen"),
+     [](const ShownTurning& t) { return t.turning.seenScarred; }},
+    {QT_TRANSLATE_NOOP("trellis::TurningStrip", "most on the plate"),
+     [](const ShownTurning& t) { return -t.turning.contact; }},
+    {QT_TRANSLATE_NOOP("trellis::TurningStrip", "lowest"), [](const ShownTurning& t) { return t.turning.height; }},
+    {QT_TRANSLATE_NOOP("trellis::TurningStrip", "least stepping"),
+     [](const ShownTurning& t) { return t.turning.stepped; }},
+    {QT_TRANSLATE_NOOP("trellis::TurningStrip", "least thin and leaning"),
+     [](const ShownTurning& t) { return t.turning.thin; }},
+    {QT_TRANSLATE_NOOP("trellis::TurningStrip", "steadiest"), [](const ShownTurning& t) { return t.deflection; }},
 };
 
 QString squareCentimetres(double mm2) { return QString::number(mm2 / 100, 'f', 1) + " cm²"; }

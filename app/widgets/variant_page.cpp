@@ -3,6 +3,7 @@
 
 #include "app/theme/theme.hpp"
 #include "app/widgets/figure_bars.hpp"
+#include "app/widgets/spoken.hpp"
 
 #include <QComboBox>
 #include <QHBoxLayout>
@@ -49,7 +50,7 @@ VariantPage::VariantPage(Document& document, View& view, Comparer& comparer, QWi
       button("newVariant", tr("New variant"),
              tr("A copy of what is there, to go on with. What was there stays beside it. Ctrl+Shift+N."));
   fresh->setToolTip(tr("A copy of what is there, to go on with. What was there stays beside it. Ctrl+Shift+N."));
-  QPushButton* pin = button("pinVariant", tr("Pin"), tr("Keep what is there now as a variant, and go on. Ctrl+P."));
+  QPushButton* pin = button("pinVariant", tr("Pin"), tr("Keep what is there now as a variant, and go on. J."));
   base_ = new QComboBox;
   base_->setObjectName("baseVariant");
   base_->setToolTip(tr("What the others are measured against."));
@@ -194,7 +195,7 @@ void VariantPage::refreshTable() {
   table_->setRowCount(static_cast<int>(rows.size()));
   table_->setColumnCount(static_cast<int>(sides.size()));
   QStringList labels, names;
-  for (const FigureRow* row : rows) labels << tr(row->label) + (*row->unit ? QString(" ") + row->unit : QString());
+  for (const FigureRow* row : rows) labels << spoken(row->label) + (*row->unit ? QString(" ") + row->unit : QString());
   for (const Comparer::Side& side : sides)
     names << (side.variant.id == comparer_.inHand() ? "● " : "") +
                  (side.variant.name.empty() ? tr("this one") : QString::fromStdString(side.variant.name));
@@ -264,7 +265,7 @@ void VariantPage::refreshChosen() {
                    QVariant::fromValue<qulonglong>(part->id.number));
   for (const SettingRow& row : settingsTable())
     if (side->variant.project->settings.value(row.key) != document_.settings().value(row.key))
-      what_->addItem(QString::fromStdString(row.label), QString::fromStdString(row.key));
+      what_->addItem(spoken(row.label), QString::fromStdString(row.key));
   what_->setCurrentIndex(before >= 0 && before < what_->count() ? before : 0);
   takeOver_->setEnabled(isOther);
   places_->clear();

@@ -211,13 +211,14 @@ void Builder::exportGcode(const QString& path, const Activity::Done& done) {
       done);
 }
 
-void Builder::exportSupports(const QString& path, const Activity::Done& done) {
+void Builder::exportSupports(const QString& path, bool withLayers, const Activity::Done& done) {
   if (!mayWrite(done)) return;
   activity_.write(
-      [path, shown = shown_](const Progress& progress) {
+      [path, withLayers, shown = shown_](const Progress& progress) {
         progress.report(0.1, "writing supports");
         if (path.endsWith(".3mf", Qt::CaseInsensitive))
-          return writeFileAtomically(path.toStdString(), packWithSupports(*shown.project, *shown.build, progress));
+          return writeFileAtomically(path.toStdString(),
+                                     packWithSupports(*shown.project, *shown.build, withLayers, progress));
         const MeshPtr supports = supportMesh(*shown.build, progress);
         if (!supports) throw Error("There is no support to write: nothing is built under the parts.");
         writeFileAtomically(path.toStdString(), writeStl(*supports));

@@ -47,8 +47,8 @@ class Builder : public QObject {
   void cancel();  // and all errands
 
   void exportGcode(const QString& path, const Activity::Done& done = {});
-  // Supports as .stl, or parts and supports as .3mf, for other programs.
-  void exportSupports(const QString& path, const Activity::Done& done = {});
+  // Supports as .stl, or parts and supports as .3mf, with their layers if wanted, for other programs.
+  void exportSupports(const QString& path, bool withLayers, const Activity::Done& done = {});
 
   // What was noticed of what is shown. Remedies come with it once they were tried, and only those that help.
   const Findings& findings() const { return findings_; }

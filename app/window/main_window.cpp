@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/main_window.hpp"
 
-#include "app/window/report_page.hpp"
+#include "app/window/handover.hpp"
 
 #include "app/scene/scene_view.hpp"
 #include "app/strip/strip.hpp"
@@ -10,6 +10,7 @@
 #include "app/widgets/first_hints.hpp"
 #include "app/widgets/index_tab.hpp"
 #include "app/widgets/preview_bar.hpp"
+#include "app/widgets/print_page.hpp"
 #include "app/widgets/recovery_bar.hpp"
 #include "app/worksheets/build_sheet.hpp"
 #include "app/worksheets/check_sheet.hpp"
@@ -17,16 +18,9 @@
 #include "app/worksheets/mark_sheet.hpp"
 #include "app/worksheets/place_sheet.hpp"
 #include "app/worksheets/study_sheet.hpp"
-#include "core/assess/comparison.hpp"
-#include "core/base/files.hpp"
-#include "core/learn/print_recipe.hpp"
 
 #include <QButtonGroup>
 #include <QCloseEvent>
-#include <QDate>
-#include <QEventLoop>
-#include <QFileDialog>
-#include <QFileInfo>
 #include <QLabel>
 #include <QMessageBox>
 #include <QMimeData>
@@ -41,13 +35,6 @@ namespace trellis {
 namespace {
 
 constexpr int sheetWidth = 330;
-constexpr const char* openable =
-    "Parts and projects (*.stl *.STL *.obj *.OBJ *.ply *.PLY *.off *.OFF *.3mf *.3MF *.amf *.AMF)";
-
-bool isGcode(const QString& path) {
-  static const QStringList suffixes{"gcode", "gco", "g", "nc"};
-  return suffixes.contains(QFileInfo(path).suffix().toLower());
-}
 
 }  // namespace
 
@@ -64,7 +51,8 @@ MainWindow::MainWindow()
       hand_(std::make_unique<Hand>(*document_, *view_, *activity_)),
       comparer_(std::make_unique<Comparer>(*document_, *builder_, *view_)),
       sweeper_(std::make_unique<Sweeper>(*document_, *builder_, *store_)),
-      notes_(std::make_unique<Notes>(*document_)) {
+      notes_(std::make_unique<Notes>(*document_)),
+      handover_(std::make_unique<Handover>()) {
   setAcceptDrops(true);
   layOut();
   makeCommands();
@@ -80,6 +68,7 @@ MainWindow::MainWindow()
   setMinimumSize(1024, 640);
   refreshTitle();
   document_->lookForJournals();
+  if (handover_->left()) showPage(4);
 }
 
 // Widgets go before what they show, and errands before what they report to.
@@ -127,16 +116,20 @@ void MainWindow::layOut() {
   auto* study = new StudySheet(*document_, *builder_, *view_);
   connect(scene_, &SceneView::sitePointed, study, &StudySheet::pointTo);
   connect(scene_, &SceneView::sitePicked, study, &StudySheet::pickSite);
-  compare_ = new CompareSheet(*document_, *builder_, *view_, *activity_, {*comparer_, *sweeper_, *notes_});
+  compare_ = new CompareSheet(*document_, *builder_, *view_, *activity_, {*comparer_, *sweeper_, *notes_, *handover_});
+  connect(scene_, &SceneView::piecePicked, &compare_->prints(), &PrintPage::notePiece);
+  connect(scene_, &SceneView::sitePicked, &compare_->prints(), &PrintPage::noteSite);
   auto* check = new CheckSheet(*document_, *builder_, *view_);
   connect(check, &CheckSheet::gcodeAsked, this, &MainWindow::openGcodeByDialog);
   connect(check, &CheckSheet::reportAsked, this, &MainWindow::writeReport);
   connect(&scene_->switches(), &LayerSwitches::playAsked, strip_, &Strip::play);
   connect(&scene_->switches(), &LayerSwitches::hasteChosen, strip_, &Strip::setHaste);
-  for (QWidget* sheet : std::initializer_list<QWidget*>{
+  for (Worksheet* sheet : std::initializer_list<Worksheet*>{
            place, study, new MarkSheet(*document_, *builder_, *view_, *hand_, *activity_),
-           new BuildSheet(*document_, *builder_, *view_, *activity_, *notes_), check, compare_})
+           new BuildSheet(*document_, *builder_, *view_, *activity_, *notes_), check, compare_}) {
     sheets_->addWidget(sheet);
+    connect(sheet, &Worksheet::wantsManual, this, [this, sheet] { explain(sheet); });
+  }
   tabEdge_ = new QWidget;
   auto* tabColumn = new QVBoxLayout(tabEdge_);
   tabColumn->setContentsMargins(0, 12, 0, 0);
@@ -209,182 +202,8 @@ bool MainWindow::mayLose() {
   return answer == QMessageBox::Discard || (answer == QMessageBox::Save && save());
 }
 
-void MainWindow::openByDialog(bool add) {
-  const QStringList paths =
-      QFileDialog::getOpenFileNames(this, add ? tr("Add parts") : tr("Open"), QString(), tr(openable));
-  openFiles(paths, add);
-}
-
-void MainWindow::replaceByDialog() {
-  const QString path = QFileDialog::getOpenFileName(this, tr("A revised mesh"), QString(), tr(openable));
-  if (!path.isEmpty()) document_->previewReplacing(view_->selection().back(), path);
-}
-
-// Formats without a unit are taken as millimetres, which gives odd sizes where the drawing was in others.
-void MainWindow::askUnit(double largest) {
-  auto* box = new QMessageBox(
-      QMessageBox::NoIcon, tr("Meek Trellis"),
-      tr("This measures %1 mm across if it was drawn in millimetres. What was it drawn in?").arg(largest, 0, 'g', 3),
-      QMessageBox::NoButton, this);
-  box->setObjectName("unit");
-  box->setAttribute(Qt::WA_DeleteOnClose);
-  box->addButton(tr("Millimetres"), QMessageBox::RejectRole);
-  const std::size_t last = document_->project()->parts.size();
-  for (const auto& [name, factor] :
-       {std::pair(tr("Inches"), 25.4), std::pair(tr("Metres"), 1000.0), std::pair(tr("Micrometres"), 0.001)}) {
-    if (largest * factor < 1 || largest * factor > 2000) continue;
-    QPushButton* button = box->addButton(name, QMessageBox::AcceptRole);
-    connect(button, &QPushButton::clicked, this, [this, factor = factor, last] {
-      if (document_->project()->parts.size() != last || last == 0) return;
-      PlacePart place;
-      place.part = last - 1;
-      place.scale = document_->project()->parts[last - 1]->placement.scale * factor;
-      document_->perform(place);
-    });
-  }
-  box->open();
-}
-
-// The first replaces what is open unless it is added; the others join it.
-void MainWindow::openFiles(const QStringList& paths, bool add) {
-  for (int i = 0; i < paths.size(); ++i) openFile(paths[i], add || i > 0);
-}
-
-void MainWindow::openGcodeByDialog() {
-  const QString path = QFileDialog::getOpenFileName(this, tr("Try a G-code file"), QString(),
-                                                    tr("G-code (*.gcode *.GCODE *.gco *.g *.nc);;All files (*)"));
-  if (!path.isEmpty()) openFile(path);
-}
-
-void MainWindow::openFile(const QString& path, bool add) {
-  if (isGcode(path)) {
-    view_->openGcode(path);
-    return showSheet(4);
-  }
-  if (!add && !mayLose()) return;
-  document_->open(path, add);
-}
-
-void MainWindow::remember(const QString& path) {
-  QSettings settings;
-  QStringList recent = settings.value("recent").toStringList();
-  const QString whole = QFileInfo(path).absoluteFilePath();
-  recent.removeAll(whole);
-  recent.prepend(whole);
-  settings.setValue("recent", QStringList(recent.mid(0, 9)));
-  refreshTitle();
-}
-
-bool MainWindow::save() { return document_->path().isEmpty() ? saveAs() : saveTo(document_->path()); }
-
-bool MainWindow::saveAs() {
-  QString path = QFileDialog::getSaveFileName(this, tr("Save project"), document_->title() + ".trellis.3mf",
-                                              tr("Projects (*.3mf)"));
-  if (path.isEmpty()) return false;
-  if (!path.endsWith(".3mf", Qt::CaseInsensitive)) path += ".3mf";
-  return saveTo(path);
-}
-
-bool MainWindow::wasDone(const std::function<void(const Activity::Done&)>& begin) {
-  QEventLoop waiting;
-  std::optional<bool> done;
-  begin([&](bool could) {
-    done = could;
-    waiting.quit();
-  });
-  while (!done) waiting.exec();
-  return *done;
-}
-
-bool MainWindow::saveTo(const QString& path) {
-  return wasDone([&](const Activity::Done& done) { document_->save(path, done); });
-}
-
-void MainWindow::writeReport() {
-  const QString path = QFileDialog::getSaveFileName(this, tr("Write a report"), document_->title() + ".pdf",
-                                                    tr("Documents (*.pdf *.html)"));
-  if (!path.isEmpty()) reportTo(path);
-}
-
-bool MainWindow::reportTo(const QString& path) {
-  try {
-    const QString page = reportPage(*document_, *builder_, *notes_, *view_, *scene_);
-    const auto write = [page, path, title = document_->title()](const Progress&) {
-      trellis::writeReport(page, title, path);
-    };
-    if (!wasDone([&](const Activity::Done& done) { activity_->write(write, done); })) return false;
-    pointed_->setText(tr("Report written to %1").arg(path));
-    return true;
-  } catch (const Error& error) {
-    ask(error.what());
-    return false;
-  }
-}
-
-void MainWindow::exportSupports() {
-  const QString path = QFileDialog::getSaveFileName(this, tr("Write supports"), document_->title() + " supports.3mf",
-                                                    tr("Parts and supports (*.3mf);;Supports alone (*.stl)"));
-  if (!path.isEmpty()) builder_->exportSupports(path);
-}
-
-void MainWindow::exportStl() {
-  QString path = QFileDialog::getSaveFileName(this, tr("Write the parts as STL"), document_->title() + ".stl",
-                                              tr("Meshes (*.stl)"));
-  if (!path.isEmpty()) document_->exportStl(path);
-}
-
-void MainWindow::exportGcode() {
-  const QString path =
-      QFileDialog::getSaveFileName(this, tr("Write G-code"), document_->title() + ".gcode", tr("G-code (*.gcode)"));
-  if (!path.isEmpty()) exportTo(path);
-}
-
-bool MainWindow::exportTo(const QString& path) {
-  if (!wasDone([&](const Activity::Done& done) { builder_->exportGcode(path, done); })) return false;
-  if (!document_->isPreviewing())
-    document_->perform(KeepVersion{QDate::currentDate().toString(Qt::ISODate).toStdString(),
-                                   QFileInfo(path).fileName().toStdString()});
-  pointed_->setText(tr("G-code written to %1, as version %2")
-                        .arg(path, QString::fromStdString(codeOf(withoutShelf(document_->project())))));
-  return true;
-}
-
-void MainWindow::writeRecipe() {
-  const QString path = QFileDialog::getSaveFileName(this, tr("Write a recipe"), document_->title() + ".recipe.json",
-                                                    tr("Recipes (*.json)"));
-  if (path.isEmpty()) return;
-  try {
-    const PrintRecipe recipe = recipeOf(*document_->project(), QFileInfo(path).baseName().toStdString());
-    writeFileAtomically(path.toStdString(), toJson(recipe).dump(1) + "\n");
-  } catch (const Error& error) {
-    ask(error.what());
-  }
-}
-
-// Says what it would change, and changes nothing until it is kept.
-void MainWindow::openRecipe() {
-  const QString path = QFileDialog::getOpenFileName(this, tr("Open a recipe"), QString(), tr("Recipes (*.json)"));
-  if (!path.isEmpty()) tryRecipe(path);
-}
-
-void MainWindow::tryRecipe(const QString& path) {
-  try {
-    const PrintRecipe recipe = readRecipe(path.toStdString());
-    const ProjectPtr before = document_->project();
-    document_->previewTogether(tr("recipe %1").arg(QString::fromStdString(recipe.name)), stepsOf(recipe));
-    QStringList words;
-    for (const std::string& word : differencesInWords(*before, *document_->project()))
-      words << QString::fromStdString(word);
-    ask(words.isEmpty() ? tr("This recipe changes nothing: everything is so already.")
-                        : tr("This recipe would change:\n\n%1\n\nIt is tried out now. Keep it, or leave all as it was.")
-                              .arg(words.join("\n")));
-  } catch (const Error& error) {
-    ask(error.what());
-  }
-}
-
 void MainWindow::closeEvent(QCloseEvent* event) {
-  if (!mayLose()) return event->ignore();
+  if (!mayLeavePrint() || !mayLose()) return event->ignore();
   document_->letGo();
   QSettings().setValue("window", saveGeometry());
   event->accept();

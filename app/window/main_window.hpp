@@ -15,8 +15,12 @@ namespace trellis {
 
 class Comparer;
 class CompareSheet;
+class FirstHints;
+class Handover;
+class Manual;
 class Notes;
 class SceneView;
+class StartCard;
 class Strip;
 class Sweeper;
 class TallyBar;
@@ -37,6 +41,7 @@ class MainWindow : public QMainWindow {
   Comparer& comparer() { return *comparer_; }
   Sweeper& sweeper() { return *sweeper_; }
   CompareSheet& compare() { return *compare_; }
+  Handover& handover() { return *handover_; }
   TallyBar& tally() { return *tally_; }
   void showSheet(int index);
   static QStringList sheetNames();
@@ -65,6 +70,9 @@ class MainWindow : public QMainWindow {
   void refreshTitle();
   void ask(const QString& sentence);
   bool mayLose();
+  bool mayLeavePrint();
+  void followPrint();       // in strip and scene
+  void showPage(int page);  // of Compare
   void openByDialog(bool add);
   void replaceByDialog();
   void askUnit(double largest);
@@ -93,6 +101,9 @@ class MainWindow : public QMainWindow {
   void flipCut();
   void selectNext();
   void showShortcuts();
+  void explain(const QWidget* widget);  // opens the manual
+  void openManual(const QStringList& names);
+  void explainPointed();
   void remember(const QString& path);
   void changeBrush(const std::function<void(Brush&)>& change);
 
@@ -105,6 +116,7 @@ class MainWindow : public QMainWindow {
   std::unique_ptr<Comparer> comparer_;
   std::unique_ptr<Sweeper> sweeper_;
   std::unique_ptr<Notes> notes_;
+  std::unique_ptr<Handover> handover_;
   CompareSheet* compare_;
   SceneView* scene_;
   Strip* strip_;
@@ -113,8 +125,9 @@ class MainWindow : public QMainWindow {
   QStackedWidget* sheets_;
   QButtonGroup* tabs_;
   QWidget* tabEdge_;
-  class StartCard* start_;
-  class FirstHints* hints_ = nullptr;
+  StartCard* start_;
+  FirstHints* hints_ = nullptr;
+  Manual* manual_ = nullptr;   // once somebody asked for it
   std::optional<bool> empty_;  // whether it looks as without parts
   std::vector<Command> commands_;
 };

@@ -70,6 +70,7 @@ void MainWindow::makeCommands() {
       {tr("File"), tr("Save"), QKeySequence::Save, [this] { save(); }, {}, hasParts},
       {tr("File"), tr("Save as…"), QKeySequence("Ctrl+Shift+S"), [this] { saveAs(); }, {}, hasParts},
       {tr("File"), tr("Write G-code…"), QKeySequence("Ctrl+Shift+W"), [this] { exportGcode(); }, {}, hasParts},
+      {tr("File"), tr("Hand over to a printer…"), QKeySequence("Ctrl+Shift+H"), [this] { showPage(4); }},
       {tr("File"), tr("Write the parts as STL…"), {}, [this] { exportStl(); }, {}, hasParts},
       {tr("File"),
        tr("Write supports as STL, or with the parts as 3MF…"),
@@ -227,44 +228,30 @@ void MainWindow::makeCommands() {
        tr("New variant"),
        QKeySequence("Ctrl+Shift+N"),
        [this] {
-         showSheet(5);
-         compare_->showPage(0);
+         showPage(0);
          compare_->variants().addVariant(true);
        },
        {},
        hasParts},
       {tr("Build"), tr("Pin what is there as a variant"), QKeySequence("J"), [this] { tally_->pin(); }, {}, hasParts},
-      {tr("Build"),
-       tr("A ladder, or a fragment of a part…"),
-       {},
-       [this] {
-         showSheet(5);
-         compare_->showPage(2);
-       }},
-      {tr("Build"),
-       tr("A sweep: every combination…"),
-       {},
-       [this] {
-         showSheet(5);
-         compare_->showPage(1);
-       },
-       {},
-       hasParts},
-      {tr("Build"),
-       tr("What became of a print…"),
-       {},
-       [this] {
-         showSheet(5);
-         compare_->showPage(3);
-       }},
+      {tr("Build"), tr("A ladder, or a fragment of a part…"), {}, [this] { showPage(2); }},
+      {tr("Build"), tr("A sweep: every combination…"), {}, [this] { showPage(1); }, {}, hasParts},
+      {tr("Build"), tr("What became of a print…"), {}, [this] { showPage(3); }},
       {tr("View"),
        tr("Colours as the desktop has them, from the next start"),
        {},
        [] { QSettings().remove("colours"); }},
       {tr("View"), tr("Colours by day, from the next start"), {}, [] { QSettings().setValue("colours", "day"); }},
       {tr("View"), tr("Colours by night, from the next start"), {}, [] { QSettings().setValue("colours", "night"); }},
+      {tr("View"),
+       tr("Language as the desktop has it, from the next start"),
+       {},
+       [] { QSettings().remove("language"); }},
+      {tr("View"), tr("English, from the next start"), {}, [] { QSettings().setValue("language", "en"); }},
+      {tr("View"), tr("Deutsch, from the next start"), {}, [] { QSettings().setValue("language", "de"); }},
       {tr("View"), tr("Breakdown"), QKeySequence("Ctrl+T"), [this] { tally_->toggleBreakdown(); }},
-      {tr("Help"), tr("Keys"), QKeySequence::HelpContents, [this] { showShortcuts(); }},
+      {tr("Help"), tr("Manual"), QKeySequence::HelpContents, [this] { explainPointed(); }},
+      {tr("Help"), tr("Keys"), QKeySequence("Ctrl+F1"), [this] { showShortcuts(); }},
   };
   for (int i = 0; i < sheetNames().size(); ++i)
     commands_.push_back(

@@ -5,6 +5,7 @@
 #include "app/tally/tally_bar.hpp"
 #include "app/widgets/first_hints.hpp"
 #include "app/widgets/start_card.hpp"
+#include "app/window/handover.hpp"
 #include "app/window/main_window.hpp"
 #include "app/worksheets/compare_sheet.hpp"
 
@@ -16,7 +17,7 @@ namespace trellis {
 
 // Beside the source tree or the installed program; empty when it is not there.
 QString MainWindow::demoProject() {
-  for (const char* place : {"/../demo/fernhollow.3mf", "/../share/meek-trellis/fernhollow.3mf"}) {
+  for (const char* place : {"/../demo/fernhollow.3mf", "/../share/meek-trellis/demo/fernhollow.3mf"}) {
     const QFileInfo file(QCoreApplication::applicationDirPath() + place);
     if (file.exists()) return file.canonicalFilePath();
   }
@@ -27,16 +28,15 @@ void MainWindow::welcome() {
   start_ = new StartCard(!demoProject().isEmpty(), scene_);
   connect(start_, &StartCard::openAsked, this, [this] { openByDialog(false); });
   connect(start_, &StartCard::demoAsked, this, [this] { openFile(demoProject()); });
-  connect(start_, &StartCard::ladderAsked, this, [this] {
-    showSheet(5);
-    compare_->showPage(2);
-  });
+  connect(start_, &StartCard::ladderAsked, this, [this] { showPage(2); });
   hints_ = new FirstHints(scene_);
   connect(scene_, &SceneView::turned, this, [this] { hints_->done(FirstHints::turn); });
   connect(scene_, &SceneView::painted, this, [this] { hints_->done(FirstHints::paint); });
   connect(document_.get(), &Document::changed, this, &MainWindow::refreshEmpty);
   connect(view_.get(), &View::gcodeChanged, this, &MainWindow::refreshEmpty);
   refreshEmpty();
+  followPrint();
+  if (handover_->left()) showPage(4);  // it was under way when a window ended
 }
 
 // Nothing that cannot be used yet is in sight; a worksheet that is asked for comes all the same.

@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Everything that has a name, found by a part of it; and the keys.
 #include "app/scene/scene_view.hpp"
+#include "app/widgets/spoken.hpp"
 #include "app/window/main_window.hpp"
+#include "app/window/manual.hpp"
 
 #include <QAbstractSpinBox>
 #include <QCoreApplication>
@@ -19,7 +21,7 @@
 
 namespace trellis {
 
-// Whatever has a name: commands, settings, parts, findings.
+// Whatever has a name: commands, settings, parts, findings, pages of the manual.
 std::vector<MainWindow::Named> MainWindow::everythingNamed() {
   std::vector<Named> all;
   for (const Command& command : commands_)
@@ -27,7 +29,7 @@ std::vector<MainWindow::Named> MainWindow::everythingNamed() {
                      if (!command.enabled || command.enabled()) command.run();
                    }});
   for (const SettingRow& row : settingsTable())
-    all.push_back({tr("Setting · %1").arg(QString::fromStdString(row.label)), [this, &row] { showSetting(row.key); }});
+    all.push_back({tr("Setting · %1").arg(spoken(row.label)), [this, &row] { showSetting(row.key); }});
   for (std::size_t p = 0; p < document_->project()->parts.size(); ++p)
     all.push_back({tr("Part · %1").arg(QString::fromStdString(document_->project()->parts[p]->name)),
                    [this, p] { view_->selectPart(static_cast<int>(p)); }});
@@ -36,6 +38,9 @@ std::vector<MainWindow::Named> MainWindow::everythingNamed() {
                      showSheet(4);
                      view_->goTo(at);
                    }});
+  for (const ManualHeading& heading : manualHeadings())
+    if (!heading.explains.isEmpty())
+      all.push_back({tr("Manual · %1").arg(heading.words), [this, heading] { openManual(heading.explains); }});
   return all;
 }
 
@@ -50,8 +55,8 @@ void MainWindow::showSetting(const std::string& key) {
     if (auto* field = editor->findChild<QAbstractSpinBox*>()) field->setFocus();
     return;
   }
-  pointed_->setText(tr("%1 is set on the page of its machine, filament or print, in Build.")
-                        .arg(QString::fromStdString(settingRow(key).label)));
+  pointed_->setText(
+      tr("%1 is set on the page of its machine, filament or print, in Build.").arg(spoken(settingRow(key).label)));
   showSheet(3);
 }
 
@@ -62,7 +67,8 @@ void MainWindow::findCommand() {
   dialog.resize(460, 380);
   auto* column = new QVBoxLayout(&dialog);
   auto* text = new QLineEdit;
-  text->setPlaceholderText(tr("Type a part of its name: a command, a setting, a part, a finding"));
+  text->setPlaceholderText(
+      tr("Type a part of its name: a command, a setting, a part, a finding, a page of the manual"));
   auto* list = new QListWidget;
   column->addWidget(text);
   column->addWidget(list);
@@ -84,6 +90,19 @@ void MainWindow::findCommand() {
   connect(list, &QListWidget::itemActivated, &dialog, &QDialog::accept);
   if (dialog.exec() != QDialog::Accepted || !list->currentItem()) return;
   all[static_cast<std::size_t>(list->currentItem()->data(Qt::UserRole).toInt())].run();
+}
+
+void MainWindow::explain(const QWidget* widget) { openManual(namesAround(widget)); }
+
+void MainWindow::openManual(const QStringList& names) {
+  if (!manual_) manual_ = new Manual(this);
+  manual_->openAt(names);
+}
+
+// What is under the pointer, or else has the keys.
+void MainWindow::explainPointed() {
+  const QWidget* pointed = QApplication::widgetAt(QCursor::pos());
+  explain(pointed && pointed->window() == this ? pointed : QApplication::focusWidget());
 }
 
 void MainWindow::showShortcuts() {

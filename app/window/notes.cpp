@@ -40,7 +40,13 @@ BenchNote Notes::noteOf(const Version& version) const {
     if (note.ladder) outcome.figure = rungFigure(note.ladder->kind, part->name);
     note.outcomes.push_back(std::move(outcome));
   }
+  if (const auto known = measured_.find(version.code); known != measured_.end()) note.seconds = known->second;
   return note;
+}
+
+void Notes::measure(const std::string& code, double seconds) {
+  measured_[code] = seconds;
+  Q_EMIT measured(code);
 }
 
 void Notes::keep(const BenchNote& note) {

@@ -5,6 +5,8 @@
 #include "app/window/document.hpp"
 #include "core/learn/learnt.hpp"
 
+#include <map>
+
 namespace trellis {
 
 class Notes : public QObject {
@@ -17,6 +19,8 @@ class Notes : public QObject {
   std::vector<BenchNote> ofMachine() const;
   // The note of a version, or an empty one for it.
   BenchNote noteOf(const Version& version) const;
+  // How long a print took that was followed to its end, s: what its note begins with.
+  void measure(const std::string& code, double seconds);
 
   // Each throws Error when it cannot be done.
   void keep(const BenchNote& note);
@@ -28,10 +32,12 @@ class Notes : public QObject {
 
  Q_SIGNALS:
   void changed();
+  void measured(const std::string& code);
 
  private:
   Document& document_;
   BenchNotes notes_;
+  std::map<std::string, double> measured_;  // s, by the version's code
 };
 
 }  // namespace trellis

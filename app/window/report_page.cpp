@@ -3,6 +3,7 @@
 
 #include "app/scene/scene_view.hpp"
 #include "app/tally/tally_bar.hpp"
+#include "app/widgets/spoken.hpp"
 #include "core/assess/report.hpp"
 #include "core/base/files.hpp"
 #include "core/settings/words.hpp"
@@ -60,7 +61,7 @@ QString valueOf(const Settings& settings, const SettingRow& row) {
     return QString("%1 %2").arg(*number).arg(QString::fromStdString(row.unit)).trimmed();
   if (const auto* yes = std::get_if<bool>(&value)) return *yes ? QObject::tr("yes") : QObject::tr("no");
   const std::string& text = std::get<std::string>(value);
-  return row.choices.empty() ? escaped(text) : escaped(choiceInWords(row.key, text));
+  return row.choices.empty() ? escaped(text) : escaped(spoken(choiceInWords(row.key, text)).toStdString());
 }
 
 QString asData(const QImage& image) {
@@ -96,7 +97,8 @@ QString settingsTable(const Settings& settings) {
   for (const char* key : telling) {
     const SettingRow& row = settingRow(key);
     rows += QString("%1<td>%2&nbsp;&nbsp;</td><td>%3&nbsp;&nbsp;&nbsp;&nbsp;</td>%4")
-                .arg(at % 2 == 0 ? "<tr>" : "", escaped(row.label), valueOf(settings, row), at % 2 == 1 ? "</tr>" : "");
+                .arg(at % 2 == 0 ? "<tr>" : "", escaped(spoken(row.label).toStdString()), valueOf(settings, row),
+                     at % 2 == 1 ? "</tr>" : "");
     ++at;
   }
   return "<table cellspacing='1'>" + rows + (at % 2 == 1 ? "</tr>" : "") + "</table>";
@@ -112,7 +114,10 @@ QString tallyTable(const Build& build, const Settings& settings) {
   for (const Price& price : build.prices) contact += price.contact;  // of what hangs, and no more
   return "<table cellspacing='1'>" + row(QObject::tr("time"), durationWords(tally.seconds)) +
          row(QObject::tr("filament"), g(tally.whole())) + row(QObject::tr("of it support"), g(tally.support())) +
-         row(QObject::tr("money"), QString::number(money(tally.whole(), settings), 'f', 2)) +
+         row(QObject::tr("money"),
+             QString("%1 %2")
+                 .arg(money(tally.whole(), settings), 0, 'f', 2)
+                 .arg(QString::fromStdString(settings.text("machine.currency")).toHtmlEscaped())) +
          row(QObject::tr("pieces of support"), QString::number(build.support->pieces.size())) +
          row(QObject::tr("contact under the part"), QObject::tr("%1 mm²").arg(contact, 0, 'f', 0)) + "</table>";
 }
@@ -122,7 +127,7 @@ QString piecesWords(const Build& build) {
   for (const PieceFigures& piece : build.pieces) ++counts[piece.grade];
   QString words;
   for (const auto& [grade, count] : counts)
-    words += QString("%1%2: %3").arg(words.isEmpty() ? "" : ", ", QObject::tr(nameOf(grade))).arg(count);
+    words += QString("%1%2: %3").arg(words.isEmpty() ? "" : ", ", spoken(nameOf(grade))).arg(count);
   return words.isEmpty() ? QObject::tr("No support is built.")
                          : QObject::tr("Pieces by how they come off: %1.").arg(words);
 }
@@ -134,7 +139,7 @@ QString findingsList(const Findings& findings) {
     const Finding& finding = findings[i];
     list +=
         QString("<p style='margin:2px'><b>%1.</b> %2%3</p>")
-            .arg(QObject::tr(nameOf(finding.severity)), escaped(finding.message),
+            .arg(spoken(nameOf(finding.severity)), escaped(finding.message),
                  finding.accepted ? QObject::tr(" <i>Accepted: %1</i>").arg(escaped(*finding.accepted)) : QString());
   }
   if (findings.size() > mostFindings)
@@ -149,11 +154,11 @@ QString outcomeOf(const Notes& notes, const std::string& code, const ChosenSets&
   QStringList words;
   for (const Outcome& outcome : note->outcomes) {
     QStringList of;
-    if (outcome.came) of << QObject::tr(nameOf(*outcome.came));
-    if (outcome.underside) of << QObject::tr(nameOf(*outcome.underside));
+    if (outcome.came) of << spoken(nameOf(*outcome.came));
+    if (outcome.underside) of << spoken(nameOf(*outcome.underside));
     if (!of.isEmpty()) words << escaped(outcome.what) + ": " + of.join(", ");
   }
-  for (const Failure& failure : note->failures) words << QObject::tr(nameOf(failure.kind));
+  for (const Failure& failure : note->failures) words << spoken(nameOf(failure.kind));
   if (note->seconds) words << QObject::tr("it took %1").arg(durationWords(*note->seconds));
   if (!note->text.empty()) words << escaped(note->text);
   QString pictures;

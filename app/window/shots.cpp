@@ -4,6 +4,7 @@
 #include "app/scene/scene_view.hpp"
 #include "app/tally/tally_bar.hpp"
 #include "app/window/comparer.hpp"
+#include "app/window/handover.hpp"
 #include "app/window/main_window.hpp"
 #include "app/worksheets/check_sheet.hpp"
 #include "app/worksheets/compare_sheet.hpp"
@@ -17,7 +18,6 @@
 #include <QListWidget>
 #include <QScrollArea>
 #include <QScrollBar>
-#include <QTemporaryDir>
 #include <QTextStream>
 #include <QTimer>
 #include <QTreeWidget>
@@ -119,7 +119,7 @@ void waitForTrial(MainWindow& window) {
 }
 
 // The frond alone with decisions only, where it begins in mid-air; then as its findings mend it, with a piece on its
-// way out, the gap from the side and a layer by what it stands on; and the same read from its G-code alone.
+// way out, and the gap from the side.
 bool check(MainWindow& window, const std::function<void(const QString&)>& shot) {
   Part plain = *window.document().project()->parts[partNamed(window, "frond")];
   plain.settings.clear();
@@ -163,21 +163,32 @@ bool check(MainWindow& window, const std::function<void(const QString&)>& shot) 
   window.scene().camera().turnTo(-90, 2);
   window.scene().camera().lookAt({middle.x(), middle.y(), built.plan.spans[nearest->lowest].bottom}, 22);
   shot("gap");
-  window.view().setRange(0, window.view().height() * 0.4);
-  auto* bearings = window.scene().switches().findChild<QAbstractButton*>("drawBearings");
-  bearings->setChecked(true);
-  window.scene().lookFromAbove();
-  bearings->setChecked(false);
-  QTemporaryDir scratch;
-  if (!window.exportTo(scratch.filePath("frond.gcode"))) return false;
-  QEventLoop opened;
-  QObject::connect(&window.view(), &View::gcodeChanged, &opened, &QEventLoop::quit);
-  window.view().openGcode(scratch.filePath("frond.gcode"));
-  opened.exec();
-  window.scene().camera().turnTo(-60, 24);
+  return true;
+}
+
+// Handed over to the stand-in, which is told to hurry, and paused half way up.
+bool print(MainWindow& window, const std::function<void(const QString&)>& shot) {
+  Handover& handover = window.handover();
+  window.showSheet(5);
+  window.compare().showPage(4);
+  handover.setBenchTimes(300);
+  window.findChild<QAbstractButton*>("handOver")->click();
+  const auto reached = [&](const std::function<bool(const HandoverStatus&)>& far) {
+    QEventLoop loop;
+    QObject::connect(&handover, &Handover::changed, &loop, [&] {
+      if (!handover.isUnderWay() || far(*handover.status())) loop.quit();
+    });
+    loop.exec();
+    return handover.isUnderWay();
+  };
+  if (!reached([&](const HandoverStatus& now) { return now.layer > handover.job()->layers / 2; })) return false;
+  handover.pause();
+  if (!reached([](const HandoverStatus& now) { return now.state == HandoverState::paused; })) return false;
+  window.scene().camera().turnTo(-60, 14);
   window.scene().fitAll();
-  shot("gcode");
-  window.view().closeGcode();
+  shot("printing");
+  handover.cancel();
+  reached([](const HandoverStatus&) { return false; });
   return true;
 }
 
@@ -188,6 +199,7 @@ bool compare(MainWindow& window, const std::function<void(const QString&)>& shot
     window.document().perform(ChangeSetting{"support.structure", std::string("tree"), p});
   if (!waitForBuild(window)) return false;
   window.showSheet(5);
+  window.compare().showPage(0);
   const auto allBuilt = [&] {
     const auto& sides = window.comparer().sides();
     return std::all_of(sides.begin(), sides.end(), [](const Comparer::Side& side) { return side.build != nullptr; });
@@ -246,7 +258,8 @@ int takeShots(MainWindow& window, const QString& folder) {
   window.document().leavePreview();
   if (!waitForBuild(window)) return 1;
   window.showSheet(1);
-  window.scene().turnBy(-25, -50);
+  window.scene().camera().turnTo(-58, -24);
+  window.scene().fitAll();
   auto* sites = window.findChild<QListView*>("sites");
   window.findChild<QComboBox*>("siteOrder")->setCurrentIndex(1);
   sites->selectionModel()->select(sites->model()->index(1, 0), QItemSelectionModel::ClearAndSelect);
@@ -282,7 +295,9 @@ int takeShots(MainWindow& window, const QString& folder) {
   window.scene().camera().turnTo(-5, 0);
   window.scene().fitAll();
   window.showSheet(3);
-  window.scene().turnBy(-60, 38);
+  window.hand().setBrush({.tool = Tool::pick});
+  window.scene().camera().turnTo(-65, 38);
+  window.scene().fitAll();
   shot("build");
   window.document().performTogether(
       {ApplyPreset{"dissolves"}, ApplyPreset{"soluble"}, ChangeSetting{"support.raft.layers", 3.0}});
@@ -298,11 +313,13 @@ int takeShots(MainWindow& window, const QString& folder) {
   window.showSheet(3);
   window.document().undo();
   if (!waitForBuild(window)) return 1;
-  window.view().setRange(0, height * 0.36);
-  window.scene().turnBy(0, 34);
+  window.view().setRange(0, height * 0.145);
+  window.scene().camera().turnTo(-62, 34);
+  window.scene().camera().lookAt({100, 80, 14}, 95);
   shot("layers");
   window.view().setRange(0, 1e9);
-  window.scene().turnBy(0, -20);
+  window.scene().camera().turnTo(-65, 26);
+  window.scene().fitAll();
   window.tally().toggleBreakdown();
   shot("tally");
   window.tally().toggleBreakdown();
@@ -312,7 +329,7 @@ int takeShots(MainWindow& window, const QString& folder) {
   shot("trees");
   window.view().setEditsPart(false);
   window.scene().showSelectedAlone();
-  if (!check(window, shot)) return 1;
+  if (!check(window, shot) || !print(window, shot)) return 1;
   // A part that came without some of its facets, and what mending would make of it.
   Part torn = *demo->parts[2];
   std::vector<Facet> facets = torn.mesh->facets;

@@ -228,6 +228,12 @@ const RemovalStep* View::takenStep() const {
   return first == steps.end() ? nullptr : &*first;
 }
 
+void View::setPrintedTo(const std::optional<double>& height) {
+  if (printedTo_ == height) return;
+  printedTo_ = height;
+  Q_EMIT rangeChanged();
+}
+
 void View::setDrawnShare(double share) {
   drawnShare_ = share;
   Q_EMIT rangeChanged();

@@ -100,6 +100,9 @@ class View : public QObject {
   // How much of the topmost shown layer is drawn, 0–1, while it is played.
   double drawnShare() const { return drawnShare_; }
   void setDrawnShare(double share);
+  // Up to where it is printed, mm, while a printer is followed: what is higher is pale.
+  const std::optional<double>& printedTo() const { return printedTo_; }
+  void setPrintedTo(const std::optional<double>& height);
   // The scene turns to a place and shows the layers up to it.
   void goTo(const Vec3& at);
 
@@ -146,6 +149,7 @@ class View : public QObject {
   std::optional<Plane> cutaway_;
   std::pair<double, double> range_{0, 1e9};
   double drawnShare_ = 1;
+  std::optional<double> printedTo_;
   std::optional<OpenedGcode> gcode_;
   std::optional<Beside> beside_;
   std::optional<Box3> cutBox_;

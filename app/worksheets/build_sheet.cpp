@@ -2,16 +2,15 @@
 #include "app/worksheets/build_sheet.hpp"
 
 #include "app/tally/tally_bar.hpp"
-
-#include "core/base/short_name.hpp"
-
 #include "app/widgets/density_editor.hpp"
 #include "app/widgets/gap_drawing.hpp"
 #include "app/widgets/preset_editor.hpp"
 #include "app/widgets/set_lines.hpp"
 #include "app/widgets/setting_finder.hpp"
+#include "app/widgets/spoken.hpp"
 #include "app/widgets/trade_picture.hpp"
 #include "core/assess/structure_advice.hpp"
+#include "core/base/short_name.hpp"
 
 #include <QComboBox>
 #include <QLabel>
@@ -134,7 +133,7 @@ void BuildSheet::refreshLearnt() {
     const SettingRow& row = settingRow(key);
     if (const auto from = learntFrom(notes, key, document_.settings().number(key)))
       words << tr("%1 %2 %3, %4")
-                   .arg(QString::fromStdString(row.label))
+                   .arg(spoken(row.label))
                    .arg(document_.settings().number(key))
                    .arg(QString::fromStdString(row.unit), QString::fromStdString(wordsOf(*from)));
   }

@@ -22,8 +22,10 @@ namespace {
 
 // What the lines of the part stand on, as a small table.
 QString lengthsOf(const TrialPrint& trial) {
-  static const char* names[] = {QT_TR_NOOP("on the plate"), QT_TR_NOOP("on material"), QT_TR_NOOP("on support"),
-                                QT_TR_NOOP("sagging"),      QT_TR_NOOP("bridging"),    QT_TR_NOOP("on air")};
+  static const char* names[] = {
+      QT_TRANSLATE_NOOP("QObject", "on the plate"), QT_TRANSLATE_NOOP("QObject", "on material"),
+      QT_TRANSLATE_NOOP("QObject", "on support"),   QT_TRANSLATE_NOOP("QObject", "sagging"),
+      QT_TRANSLATE_NOOP("QObject", "bridging"),     QT_TRANSLATE_NOOP("QObject", "on air")};
   QString rows = "<table>";
   double all = 0;
   for (const double length : trial.partLength) all += length;

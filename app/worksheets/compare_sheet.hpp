@@ -3,6 +3,7 @@
 #pragma once
 
 #include "app/window/comparer.hpp"
+#include "app/window/handover.hpp"
 #include "app/window/notes.hpp"
 #include "app/window/sweeper.hpp"
 #include "app/worksheets/worksheet.hpp"
@@ -12,13 +13,15 @@ class QStackedWidget;
 
 namespace trellis {
 
+class PrintPage;
 class VariantPage;
 
-// What compares, searches and remembers.
+// What compares, searches, remembers and prints.
 struct Bench {
   Comparer& comparer;
   Sweeper& sweeper;
   Notes& notes;
+  Handover& handover;
 };
 
 class CompareSheet : public Worksheet {
@@ -28,9 +31,11 @@ class CompareSheet : public Worksheet {
                QWidget* parent = nullptr);
   void showPage(int page);
   VariantPage& variants() { return *variants_; }
+  PrintPage& prints() { return *prints_; }
 
  private:
   VariantPage* variants_;
+  PrintPage* prints_;
   QButtonGroup* pages_;
   std::vector<QWidget*> shown_;
 };

@@ -43,6 +43,7 @@ QToolButton* pictured(const QString& name, const QIcon& icon, const QString& hel
   button->setCheckable(true);
   button->setToolTip(help);
   button->setStyleSheet("padding: 3px 1px;");
+  button->setMinimumHeight(48);                                     // picture and word, however low the window
   button->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);  // five of a row share the sheet's width
   return button;
 }
@@ -316,7 +317,7 @@ void MarkSheet::addWhole() {
   auto* what = new QComboBox;
   what->setObjectName("clearWhat");
   what->addItems({tr("all marks"), tr("enforcers"), tr("blockers"), tr("clean faces"), tr("seen faces"), tr("zones"),
-                  tr("props"), tr("site choices")});
+                  tr("props"), tr("site choices"), tr("support made elsewhere")});
   auto* button = new QPushButton(tr("Clear"));
   button->setObjectName("clearThem");
   line->addWidget(what, 1);

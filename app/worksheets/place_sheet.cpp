@@ -256,10 +256,12 @@ QString PlaceSheet::healthWords(std::size_t part) const {
   const Shown& shown = builder_.shown();
   if (builder_.isStale() || !shown.build || part >= shown.build->parts.size()) return tr("looking it over…");
   const MeshHealth& health = *shown.build->judged[part].health;
-  if (health.sound()) return tr("The mesh is closed and sound.");
   QStringList words;
   for (const MeshDefect& defect : health.defects) words << QString::fromStdString(inWords(defect));
-  return words.join(", ") + ".";
+  const QString found = health.sound() ? tr("The mesh is closed and sound.") : words.join(", ") + ".";
+  return shown.project->parts[part]->elsewhere
+             ? found + tr(" Support made elsewhere came with it: it is printed as it is, and no more is proposed.")
+             : found;
 }
 
 void PlaceSheet::refreshList() {

@@ -59,7 +59,9 @@ void StudySheet::addList() {
   list_->setUniformItemSizes(true);
   list_->setMouseTracking(true);
   list_->setMinimumHeight(172);  // three rows
+  list_->setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Expanding);
   column_->addWidget(list_);
+  giveRoomTo(list_);
   slight_ = new QPushButton;
   slight_->setObjectName("slightSites");
   slight_->setCheckable(true);
@@ -84,9 +86,10 @@ void StudySheet::addList() {
 
 void StudySheet::addChoices() {
   auto* line = new QHBoxLayout;
-  const std::tuple<const char*, const char*, Choice> rows[] = {{"As proposed", "siteProposed", Choice::proposed},
-                                                               {"Enforce", "siteEnforce", Choice::enforce},
-                                                               {"Block", "siteBlock", Choice::block}};
+  const std::tuple<const char*, const char*, Choice> rows[] = {
+      {QT_TR_NOOP("As proposed"), "siteProposed", Choice::proposed},
+      {QT_TR_NOOP("Enforce"), "siteEnforce", Choice::enforce},
+      {QT_TR_NOOP("Block"), "siteBlock", Choice::block}};
   for (const auto& [words, name, choice] : rows) {
     auto* button = new QPushButton(tr(words));
     button->setObjectName(name);

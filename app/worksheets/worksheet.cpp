@@ -2,10 +2,12 @@
 #include "app/worksheets/worksheet.hpp"
 
 #include "app/widgets/setting_editor.hpp"
+#include "app/widgets/wrapping_label.hpp"
 #include "core/settings/presets.hpp"
 
 #include <QLabel>
 #include <QScrollArea>
+#include <QToolButton>
 
 namespace trellis {
 
@@ -30,7 +32,23 @@ Worksheet::Worksheet(const QString& title, Document& document, View& view, QWidg
   scroll->setWidget(inside);
   auto* heading = new QLabel(title);
   heading->setObjectName("heading");
-  column_->addWidget(heading);
+  auto* manual = new QToolButton;
+  manual->setObjectName("manualPage");
+  manual->setText("?");
+  manual->setToolTip(tr("The manual on this worksheet; F1 opens it on what is under the pointer."));
+  manual->setAccessibleName(tr("Manual"));
+  connect(manual, &QToolButton::clicked, this, &Worksheet::wantsManual);
+  auto* top = new QHBoxLayout;
+  top->addWidget(heading, 1);
+  top->addWidget(manual);
+  column_->addLayout(top);
+}
+
+void Worksheet::giveRoomTo(QWidget* widget) {
+  column_->setStretchFactor(widget, 1);
+  auto* whole = static_cast<QVBoxLayout*>(column_->parentWidget()->layout());
+  whole->setStretch(0, 1);
+  whole->setStretch(1, 0);
 }
 
 void Worksheet::addSection(const QString& title) {
@@ -41,10 +59,7 @@ void Worksheet::addSection(const QString& title) {
 }
 
 QLabel* Worksheet::addQuiet(const QString& words) {
-  auto* label = new QLabel(words);
-  label->setObjectName("quiet");
-  label->setWordWrap(true);
-  label->setMinimumWidth(1);  // long names are cut, not the sheet
+  QLabel* label = wrappingLabel("quiet", words);
   column_->addWidget(label);
   return label;
 }

@@ -17,8 +17,12 @@ class Worksheet : public QFrame {
  public:
   Worksheet(const QString& title, Document& document, View& view, QWidget* parent = nullptr);
 
+ Q_SIGNALS:
+  void wantsManual();
+
  protected:
   void addSection(const QString& title);
+  void giveRoomTo(QWidget* widget);  // of the column: what of the sheet's height is left
   QLabel* addQuiet(const QString& words);
   void addSettings(std::initializer_list<const char*> keys);
   // Under settings: what to expect of those that lie outside common practice; nothing when none does.

@@ -115,6 +115,7 @@ Caused causedBy(const Project& project, const Build& build, const Price& price) 
       caused.id = price.cause.index;
       break;
     case CauseKind::hold:
+    case CauseKind::elsewhere:
       break;
   }
   return caused;
@@ -155,6 +156,8 @@ std::string nameFor(const Project& project, const Caused& caused) {
       return fmt::format("{}, zone {}", part, cause.index + 1);
     case CauseKind::hold:
       return part + ", hold";
+    case CauseKind::elsewhere:
+      return part + ", made elsewhere";
     case CauseKind::mark:
       break;
   }
@@ -176,8 +179,8 @@ VariantFigures figuresOf(const Settings& settings, const Build& build) {
   figures.cost = money(tally.whole(), settings);
   figures.removal = build.removal ? build.removal->seconds() : 0;
   for (const PieceFigures& piece : build.pieces) ++figures.grades[static_cast<std::size_t>(piece.grade)];
-  for (const Price& price : build.prices) figures.contact += price.contact;
   figures.scars = scarsOf(build);
+  figures.contact = figures.scars.all();
   for (const Finding& finding : build.findings)
     if (!finding.accepted) ++figures.findings[static_cast<std::size_t>(finding.severity)];
   for (const PartJudgement& part : build.judged) {

@@ -228,6 +228,8 @@ Removal removing(const Build& build, const Vec3& at, Reach reach, double disc) {
   Removal removal{{}, piece, {}};
   for (const std::size_t number : build.support->pieces[piece].sites) {
     const DemandSite& site = *build.demand[number];
+    if (!site.contacts.empty() && site.contacts.front().cause.kind == CauseKind::elsewhere)
+      throw Error("This support was made elsewhere and is printed as it came. Mark, Clear takes all of it away.");
     const bool whole = reach == Reach::piece || site.isHold() || !site.minimumFootprint.empty();
     const bool shared = whole && !remover.isAlone(number, piece);
     const std::optional<Cut> cut = !whole   ? std::optional(cutAt(build, number, at, disc))

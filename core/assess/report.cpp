@@ -99,7 +99,7 @@ Json stabilityJson(const Build& build) {
 }  // namespace
 
 const char* nameOf(CauseKind kind) {
-  constexpr std::array<const char*, 5> names{"site", "mark", "hold", "prop", "zone"};
+  constexpr std::array<const char*, 6> names{"site", "mark", "hold", "prop", "zone", "elsewhere"};
   return names[static_cast<std::size_t>(kind)];
 }
 

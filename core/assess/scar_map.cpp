@@ -12,17 +12,21 @@ Scar scarOfSite(const Build& build, std::size_t site) {
   return scarOf(scarBedOf(build.rules[build.demand[site]->rules].settings, build.trees[site] != nullptr));
 }
 
-// mm² of a site's contact on seen faces: trees touch with their tips alone.
-double seenContact(const Build& build, std::size_t site) {
-  const DemandSite& demand = *build.demand[site];
-  if (demand.seen.empty()) return 0;
-  Polygons touched;
-  if (build.trees[site])
-    for (const Tip& tip : build.trees[site]->tips)
-      if (!tip.ghost) touched.push_back(disc(tip.at, tip.radius));
-  if (build.trees[site]) touched = unite(touched);
+// Of what a site's support carries, what it touches: everything, and of a tree what lies over its tips.
+std::vector<Polygons> touchedOf(const Build& build, std::size_t site, const std::vector<Polygons>& carried) {
+  if (!build.trees[site] || carried.empty()) return carried;  // most have no seen faces: no tips are united for those
+  Polygons tips;
+  for (const Tip& tip : build.trees[site]->tips)
+    if (!tip.ghost) tips.push_back(disc(tip.at, tip.radius));
+  tips = unite(tips);
+  std::vector<Polygons> touched;
+  for (const Polygons& layer : carried) touched.push_back(intersect(layer, tips));
+  return touched;
+}
+
+double areaOf(const std::vector<Polygons>& layers) {
   double sum = 0;
-  for (const Polygons& layer : demand.seen) sum += area(build.trees[site] ? intersect(layer, touched) : layer);
+  for (const Polygons& layer : layers) sum += area(layer);
   return sum;
 }
 
@@ -36,9 +40,12 @@ Scars sumWhere(const Build& build, const Counts& counts) {
       if (counts(contact.cause)) counted += contact.area;
     }
     if (counted <= 0) continue;
+    const DemandSite& demand = *build.demand[site];
     const auto scar = static_cast<std::size_t>(scarOfSite(build, site));
-    scars.areas[scar] += counted;
-    scars.seen[scar] += seenContact(build, site) * counted / all;
+    const double touched =
+        build.trees[site] ? areaOf(touchedOf(build, site, demand.layers)) / areaOf(demand.layers) : 1;
+    scars.areas[scar] += counted * touched;
+    scars.seen[scar] += areaOf(touchedOf(build, site, demand.seen)) * counted / all;
   }
   return scars;
 }
@@ -50,8 +57,10 @@ std::vector<ScarPatch> scarMap(const Build& build) {
   for (std::size_t site = 0; site < build.demand.size(); ++site) {
     const DemandSite& demand = *build.demand[site];
     const Scar scar = scarOfSite(build, site);
-    for (std::size_t k = 0; k < demand.layers.size(); ++k)
-      patches.push_back({site, build.plan.spans[demand.lowest + k].bottom, scar, demand.layers[k]});
+    std::vector<Polygons> touched = touchedOf(build, site, demand.layers);
+    for (std::size_t k = 0; k < touched.size(); ++k)
+      if (!touched[k].empty())
+        patches.push_back({site, build.plan.spans[demand.lowest + k].bottom, scar, std::move(touched[k])});
   }
   return patches;
 }

@@ -22,8 +22,8 @@ std::vector<ScarPatch> scarMap(const Build& build);
 // together; rough, both ways; fused, both ways and close together; nicked, only its rim.
 Polygons hatchOf(const ScarPatch& patch);
 
-// By cause, as prices: what several share is split by contact. Of seen faces,
-// trees scar only what their tips touch. The same areas in all as the contacts of the prices.
+// By cause, as prices: what several share is split by contact. Trees scar only what their tips touch; else it is the
+// same area in all as the contacts of the prices.
 Scars scarsOf(const Build& build, const Cause& cause);
 Scars scarsOf(const Build& build);
 Scars scarsOn(const Build& build, std::size_t part);

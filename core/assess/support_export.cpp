@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/assess/support_export.hpp"
 
+#include "core/assess/layer_stacks.hpp"
 #include "core/assess/report.hpp"
 #include "core/base/archive.hpp"
 #include "core/mesh/extrude.hpp"
@@ -14,8 +15,6 @@ namespace trellis {
 
 namespace {
 
-bool isInterface(RegionKind kind) { return kind == RegionKind::interfaceUpper || kind == RegionKind::interfaceLower; }
-
 void append(std::vector<Vec3f>& corners, const MeshPtr& mesh) {
   if (!mesh) return;
   for (const Facet& facet : mesh->facets)
@@ -25,6 +24,8 @@ void append(std::vector<Vec3f>& corners, const MeshPtr& mesh) {
 MeshPtr together(std::vector<Vec3f> corners) { return corners.empty() ? nullptr : meshFromCorners(corners); }
 
 }  // namespace
+
+bool isInterface(RegionKind kind) { return kind == RegionKind::interfaceUpper || kind == RegionKind::interfaceLower; }
 
 MeshPtr pieceSolid(const Build& build, std::size_t piece, bool interface) {
   struct Slab {
@@ -66,22 +67,28 @@ MeshPtr supportMesh(const Build& build, const Progress& progress) {
   return together(std::move(corners));
 }
 
-std::string packWithSupports(const Project& project, const Build& build, const Progress& progress) {
-  std::string xml = beginModel(), items;
+std::string packWithSupports(const Project& project, const Build& build, bool withLayers, const Progress& progress) {
+  std::string xml = beginModel(withLayers), items;
   std::size_t id = 0;
-  const auto add = [&](const char* type, const std::string& name, const TriangleMesh& mesh, const Affine& place) {
-    appendObject(xml, ++id, type, name, mesh);
+  const auto add = [&](ModelObject object, const TriangleMesh& mesh, const Affine& place, const auto& stack) {
+    progress.check();
+    if (withLayers) appendStack(xml, object.stack = ++id, stack());
+    object.id = ++id;
+    appendObject(xml, object, mesh);
     appendItem(items, id, place);
   };
-  for (const PartPtr& part : project.parts)
-    add("model", part->name, *part->mesh, transformOf(part->placement, *part->mesh));
+  for (std::size_t p = 0; p < project.parts.size(); ++p) {
+    const Part& part = *project.parts[p];
+    // Layers are as they lie on the plate, and so is the mesh then.
+    add({0, "model", part.name}, withLayers ? *build.parts[p].placed : *part.mesh,
+        withLayers ? Affine::Identity() : transformOf(part.placement, *part.mesh),
+        [&] { return stackOf(build.parts[p]); });
+  }
   for (std::size_t piece = 0; piece < build.support->pieces.size(); ++piece)
-    for (const bool interface : {false, true}) {
-      progress.check();
+    for (const bool interface : {false, true})
       if (const MeshPtr solid = pieceSolid(build, piece, interface))
-        add("support", fmt::format("support {} {}", piece + 1, interface ? "interface" : "body"), *solid,
-            Affine::Identity());
-    }
+        add({0, "support", fmt::format("support {} {}", piece + 1, interface ? "interface" : "body")}, *solid,
+            Affine::Identity(), [&] { return stackOfPiece(build, piece, interface); });
   return writeArchive({{"[Content_Types].xml", contentTypes()},
                        {"_rels/.rels", rootRelations(false)},
                        {modelEntry, xml + endResources + items + endModel}});

@@ -7,6 +7,8 @@
 
 namespace trellis {
 
+bool isInterface(RegionKind kind);
+
 // What of a piece is printed as interface, or all else of it: slabs as they are printed, each closed. Where an outline
 // stays the same from layer to layer it is one slab. Null where there is none.
 MeshPtr pieceSolid(const Build& build, std::size_t piece, bool interface);
@@ -15,8 +17,8 @@ MeshPtr pieceSolid(const Build& build, std::size_t piece, bool interface);
 MeshPtr supportMesh(const Build& build, const Progress& progress);
 
 // A 3MF package (3MF core specification 1.3): parts as objects of type "model", supports of type "support", each
-// piece's body and interface apart.
-std::string packWithSupports(const Project& project, const Build& build, const Progress& progress);
+// piece's body and interface apart; with their layers too if wanted (layer_stacks.hpp).
+std::string packWithSupports(const Project& project, const Build& build, bool withLayers, const Progress& progress);
 
 // What each cause costs, as a table: RFC 4180.
 std::string pricesCsv(const Build& build, const Settings& settings);

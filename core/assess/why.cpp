@@ -125,6 +125,9 @@ std::string whyPiece(const Build& build, std::size_t piece) {
         case CauseKind::zone:
           causes.insert(fmt::format("zone {}", number));
           break;
+        case CauseKind::elsewhere:
+          causes.insert("it came with the part, made elsewhere");
+          break;
       }
     }
   return fmt::format("for {}", fmt::join(causes, ", "));

@@ -172,6 +172,9 @@ ProjectPtr applyTo(const Project& project, const ClearDecisions& clear) {
     case Clearing::sites:
       part.sites.clear();
       break;
+    case Clearing::elsewhere:
+      part.elsewhere = nullptr;
+      break;
   }
   return withPart(project, clear.part, std::move(part));
 }
@@ -284,8 +287,9 @@ std::string named(const LayMark& lay) {
 std::string named(const LayTwin&) { return "lay the twin"; }
 std::string named(const SetTint& set) { return fmt::format("settings of tint {}", set.tint); }
 std::string named(const ClearDecisions& clear) {
-  constexpr std::array<const char*, 8> what{"all marks",  "enforce marks", "block marks", "clean faces",
-                                            "seen faces", "zones",         "props",       "site choices"};
+  constexpr std::array<const char*, 9> what{"all marks",   "enforce marks", "block marks",
+                                            "clean faces", "seen faces",    "zones",
+                                            "props",       "site choices",  "support made elsewhere"};
   return std::string("clear ") + what[static_cast<std::size_t>(clear.what)];
 }
 std::string named(const AddZone& add) { return fmt::format("add {} zone", nameOf(add.zone.as)); }

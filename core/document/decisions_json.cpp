@@ -187,6 +187,7 @@ Part readPart(const Json& json, const Attachments& attached, const std::string& 
     if (!json.contains(key)) continue;
     *into = attached.marks(json.at(key).get<std::string>(), mesh->facets.size());
   }
+  if (json.contains("made_elsewhere")) part.elsewhere = attached.mesh(json.at("made_elsewhere").get<std::string>());
   readDecisions(part, json, attached, name, lenient);
   return part;
 }
@@ -254,6 +255,7 @@ Json decisionsJson(const Project& project, const Attaching& attach) {
     for (const auto& [key, marks] :
          {std::pair("marks", part.marks.get()), {"clean", part.clean.get()}, {"seen", part.seen.get()}})
       if (!marks->empty()) json[key] = attach.marks(*marks, fmt::format("{}-{}", key, p));
+    if (part.elsewhere) json["made_elsewhere"] = attach.mesh(*part.elsewhere, fmt::format("elsewhere-{}", p));
     writeDecisions(json, part, p, attach);
     writeAccepted(json, part.accepted);
     decisions["parts"].push_back(std::move(json));

@@ -8,9 +8,10 @@
 
 namespace trellis {
 
-// 8 had neither variants nor versions; 7 had no seen faces; 6 had no sets; 5 had no tints; 4 had no ids; 3 had no
-// accepted findings; 2 had marks only; 1 had no settings of single parts and no parts that float.
-inline constexpr int projectFormat = 9;
+// 9 had no support made elsewhere; 8 had neither variants nor versions; 7 had no seen faces; 6 had no sets; 5 had no
+// tints; 4 had no ids; 3 had no accepted findings; 2 had marks only; 1 had no settings of single parts and no parts
+// that float.
+inline constexpr int projectFormat = 10;
 
 // Puts a mesh or marks beside the JSON and says what the JSON is to call it. What is suggested is unlike any other
 // name.

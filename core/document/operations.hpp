@@ -72,7 +72,7 @@ struct SetTint {
   int tint = 0;  // 0 to tintCount − 1
   Overrides settings = {};
 };
-enum class Clearing { marks, enforce, block, clean, seen, zones, props, sites };
+enum class Clearing { marks, enforce, block, clean, seen, zones, props, sites, elsewhere };
 struct ClearDecisions {
   std::size_t part = 0;
   Clearing what = Clearing::marks;

@@ -188,7 +188,8 @@ Clearing clearingIn(const Json& json) {
                           {"seen_faces", Clearing::seen},
                           {"zones", Clearing::zones},
                           {"props", Clearing::props},
-                          {"sites", Clearing::sites}});
+                          {"sites", Clearing::sites},
+                          {"made_elsewhere", Clearing::elsewhere}});
 }
 
 Operation clearFrom(const Json& json) { return ClearDecisions{partIn(json), clearingIn(json)}; }

@@ -26,6 +26,7 @@ struct Part {
   Overrides settings = {};              // where this part differs from the plate
   std::vector<Accepted> accepted = {};
   PartId id = {};
+  MeshPtr elsewhere = {};                 // support that came with it, made by another program; in its own coordinates
   std::vector<LostMarks> lostMarks = {};  // what the last replacement of its mesh could not keep
 };
 

@@ -19,17 +19,50 @@ MeshPtr placedTogether(const Project& project) {
   return meshFromCorners(corners);
 }
 
+namespace {
+
+// What of a part's box in plan a support lies in, mm²; less than 0, and the less the farther, where it lies beside it.
+double nearness(const TriangleMesh& part, const TriangleMesh& support) {
+  const Box3 both = part.bounds.intersection(support.bounds);
+  const Vec2 sizes = (both.max() - both.min()).head<2>();
+  return sizes.minCoeff() > 0 ? sizes.prod() : sizes.cwiseMin(0).sum();
+}
+
+// Each support to the part that it lies under. Nothing more is proposed for a part that brings its own.
+void giveSupport(std::vector<Part>& parts, const std::vector<NamedMesh>& meshes) {
+  std::vector<std::vector<Vec3f>> corners(parts.size());
+  for (const NamedMesh& named : meshes) {
+    if (!named.support || parts.empty()) continue;
+    const auto nearest = std::max_element(parts.begin(), parts.end(), [&](const Part& a, const Part& b) {
+      return nearness(*a.mesh, *named.mesh) < nearness(*b.mesh, *named.mesh);
+    });
+    auto& into = corners[static_cast<std::size_t>(nearest - parts.begin())];
+    for (const Facet& facet : named.mesh->facets)
+      for (const std::uint32_t index : facet) into.push_back(named.mesh->vertices[index]);
+  }
+  for (std::size_t p = 0; p < parts.size(); ++p) {
+    if (corners[p].empty()) continue;
+    parts[p].elsewhere = meshFromCorners(corners[p]);
+    parts[p].settings.insert_or_assign("support.source", SettingValue(std::string("decisions")));
+  }
+}
+
+}  // namespace
+
 std::vector<PartPtr> partsFrom(const std::vector<NamedMesh>& meshes, const Settings& settings) {
   Box3 box;
   for (const NamedMesh& mesh : meshes) box.extend(mesh.mesh->bounds);
   const Vec3 middle(settings.number("machine.width") / 2, settings.number("machine.depth") / 2, 0);
-  std::vector<PartPtr> parts;
+  std::vector<Part> made;
   for (const NamedMesh& named : meshes) {
-    Part part{named.name, named.mesh, {}};
+    if (named.support) continue;
+    Part& part = made.emplace_back(Part{named.name, named.mesh, {}});
     part.placement.position =
         middle + named.mesh->bounds.center() - Vec3(box.center().x(), box.center().y(), box.min().z());
-    parts.push_back(std::make_shared<const Part>(std::move(part)));
   }
+  giveSupport(made, meshes);
+  std::vector<PartPtr> parts;
+  for (Part& part : made) parts.push_back(std::make_shared<const Part>(std::move(part)));
   return parts;
 }
 

@@ -27,12 +27,19 @@ std::string modelXml(const Project& project, const MeshList& list) {
   for (std::size_t i = 0; i < list.meshes.size(); ++i) {
     const auto first =
         static_cast<std::size_t>(std::find(list.ofPart.begin(), list.ofPart.end(), i) - list.ofPart.begin());
-    appendObject(xml, i + 1, "model", project.parts[first]->name, *list.meshes[i]);
+    appendObject(xml, {i + 1, "model", project.parts[first]->name}, *list.meshes[i]);
   }
-  xml += endResources;
-  for (std::size_t p = 0; p < project.parts.size(); ++p)
-    appendItem(xml, list.ofPart[p] + 1, transformOf(project.parts[p]->placement, *project.parts[p]->mesh));
-  return xml + endModel;
+  std::string items;
+  std::size_t next = list.meshes.size();
+  for (std::size_t p = 0; p < project.parts.size(); ++p) {
+    const Part& part = *project.parts[p];
+    const Affine toPlate = transformOf(part.placement, *part.mesh);
+    appendItem(items, list.ofPart[p] + 1, toPlate);
+    if (!part.elsewhere) continue;
+    appendObject(xml, {++next, "support", part.name + ", made elsewhere"}, *part.elsewhere);
+    appendItem(items, next, toPlate);
+  }
+  return xml + endResources + items + endModel;
 }
 
 std::string attachmentRelations(const std::vector<std::string>& entries) {

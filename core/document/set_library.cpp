@@ -82,7 +82,7 @@ std::vector<KeptSet> SetLibrary::all(SetKind kind) const {
   std::vector<KeptSet> own;
   for (const auto& [set, file] : kept_)
     if (set.kind == kind &&
-        std::none_of(sets.begin(), sets.end(), [&](const auto& one) { return one.name == set.name; }))
+        std::none_of(sets.begin(), sets.end(), [&name = set.name](const auto& one) { return one.name == name; }))
       own.push_back(set);
   std::sort(own.begin(), own.end(), [](const KeptSet& a, const KeptSet& b) { return a.name < b.name; });
   sets.insert(sets.end(), own.begin(), own.end());

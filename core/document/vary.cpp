@@ -73,12 +73,15 @@ void takeDecisions(Part& part, const Part& from, Clearing what) {
     case Clearing::sites:
       part.sites = from.sites;
       break;
+    case Clearing::elsewhere:
+      part.elsewhere = from.elsewhere;
+      break;
   }
 }
 
 void takeAll(Part& part, const Part& from) {
-  for (const Clearing what :
-       {Clearing::marks, Clearing::clean, Clearing::seen, Clearing::zones, Clearing::props, Clearing::sites})
+  for (const Clearing what : {Clearing::marks, Clearing::clean, Clearing::seen, Clearing::zones, Clearing::props,
+                              Clearing::sites, Clearing::elsewhere})
     takeDecisions(part, from, what);
   part.settings = from.settings;
 }

@@ -4,6 +4,7 @@
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <utility>
 
 namespace trellis {
 
@@ -247,7 +248,7 @@ void Sender::cancel() {
   }
   writePlainly("M108");  // a wait for heat or for filament ends
   addLift(rules_.lift);
-  for (const char* off : {"M104 S0", "M140 S0", "M107", "M84"}) add(off, -1);
+  for (const char* off : {"M104 S0", "M140 S0", "M107", "M84", "M105"}) add(off, -1);  // and it says that they are off
   become(HandoverState::cancelling);
 }
 
@@ -276,10 +277,13 @@ void Sender::reckon(double now, double taken) {
   if (prints && !began_) began_ = taken;
   if (prints && clock_) printedFor_ += now - *clock_;
   clock_ = prints ? std::optional(now) : std::nullopt;  // what stands still says nothing of the pace
+  status_.took = printedFor_;
+  status_.secondsLeft = std::max(0.0, (job_->seconds - taken) * rules_.timeFactor);
   if (!began_) return;
-  if (!settled_ && printedFor_ > rules_.measuredAfter / 4) settled_ = {printedFor_, taken};
+  if (!settled_ && taken - *began_ > rules_.measuredAfter / 4) settled_ = {printedFor_, taken};
   const bool isKnown = settled_ && taken - settled_->second > rules_.measuredAfter / 2;
-  const double factor = isKnown ? (printedFor_ - settled_->first) / (taken - settled_->second) : rules_.timeFactor;
+  if (!isKnown) return;
+  const double factor = (printedFor_ - settled_->first) / (taken - settled_->second);
   status_.secondsLeft = std::max(0.0, (job_->seconds - *began_) * factor - printedFor_);
 }
 

@@ -31,6 +31,7 @@ struct HandoverStatus {
   std::size_t lines = 0;   // of the job that the printer has taken
   int layer = 0;           // being printed, from 1
   double height = 0;       // mm
+  double took = 0;         // s so far, but not while it stood still
   double secondsLeft = 0;  // by the machine's rules, corrected by what it really took so far
   std::optional<Heat> heat = {};
   std::size_t sentAgain = 0;  // times that the printer wanted a line again

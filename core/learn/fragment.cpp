@@ -52,6 +52,7 @@ Part fragmentOf(const Part& part, const Box3& box, const Progress& progress) {
   fragment.name = part.name + " fragment";
   fragment.id = {};
   fragment.lostMarks.clear();
+  fragment.elsewhere = nullptr;
   for (MarksPtr Part::*coat : coats) fragment.*coat = withoutCut(*(fragment.*coat), *cut, toPlate, box);
   const auto lies = [&](const Vec3& onMesh) { return box.contains(toPlate * onMesh); };
   std::erase_if(fragment.zones, [&](const Zone& zone) { return !lies(zone.toMesh.translation()); });

@@ -91,6 +91,7 @@ std::string packMeshes(const std::vector<NamedMesh>& meshes) {
   out.put(static_cast<std::uint64_t>(meshes.size()));
   for (const NamedMesh& part : meshes) {
     out.putText(part.name);
+    out.put(static_cast<std::uint8_t>(part.support));
     out.putAll(part.mesh->vertices);
     out.putAll(part.mesh->facets);
   }
@@ -103,6 +104,7 @@ std::vector<NamedMesh> unpackMeshes(std::string_view bytes) {
   std::vector<NamedMesh> meshes;
   for (auto left = in.get<std::uint64_t>(); left > 0; --left) {
     std::string name = in.getText();
+    const bool support = in.get<std::uint8_t>() != 0;
     auto vertices = in.getAll<Vec3f>();
     auto facets = in.getAll<Facet>();
     for (const Facet& f : facets)
@@ -111,7 +113,7 @@ std::vector<NamedMesh> unpackMeshes(std::string_view bytes) {
     for (const Vec3f& v : vertices)
       if (!std::isfinite(v.x()) || !std::isfinite(v.y()) || !std::isfinite(v.z()))
         throw Error("a coordinate is not a finite number");
-    meshes.push_back({std::move(name), makeMesh(std::move(vertices), std::move(facets))});
+    meshes.push_back({std::move(name), makeMesh(std::move(vertices), std::move(facets)), support});
   }
   if (!in.atEnd()) in.fail();
   return meshes;

@@ -32,16 +32,20 @@ std::string escaped(const std::string& text) {
 
 }  // namespace
 
-std::string beginModel() {
-  return "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<model unit=\"millimeter\" xml:lang=\"en-US\" "
-         "xmlns=\"http://schemas.microsoft.com/3dmanufacturing/core/2015/02\">\n"
+std::string beginModel(bool withStacks) {
+  return std::string(
+             "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<model unit=\"millimeter\" xml:lang=\"en-US\" "
+             "xmlns=\"http://schemas.microsoft.com/3dmanufacturing/core/2015/02\"") +
+         (withStacks ? " xmlns:s=\"http://schemas.microsoft.com/3dmanufacturing/slice/2015/07\"" : "") +
+         ">\n"
          "<metadata name=\"Application\">Meek Trellis " TRELLIS_VERSION "</metadata>\n<resources>\n";
 }
 
-void appendObject(std::string& xml, std::size_t id, const char* type, const std::string& name,
-                  const TriangleMesh& mesh) {
+void appendObject(std::string& xml, const ModelObject& object, const TriangleMesh& mesh) {
   const auto out = std::back_inserter(xml);
-  fmt::format_to(out, "<object id=\"{}\" type=\"{}\" name=\"{}\"><mesh><vertices>\n", id, type, escaped(name));
+  fmt::format_to(out, "<object id=\"{}\" type=\"{}\" name=\"{}\"", object.id, object.type, escaped(object.name));
+  if (object.stack) fmt::format_to(out, " s:slicestackid=\"{}\" s:meshresolution=\"fullres\"", object.stack);
+  xml += "><mesh><vertices>\n";
   for (const Vec3f& v : mesh.vertices)
     fmt::format_to(out, "<vertex x=\"{:.9g}\" y=\"{:.9g}\" z=\"{:.9g}\"/>\n", v.x(), v.y(), v.z());
   xml += "</vertices><triangles>\n";

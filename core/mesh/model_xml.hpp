@@ -8,14 +8,20 @@
 
 namespace trellis {
 
-// Begins and ends a model in millimetres; objects go before endResources, items after it.
-std::string beginModel();
+// Begins and ends a model in millimetres; objects go before endResources, items after it. With stacks of layers it
+// names the slice extension, which who does not know it may pass over.
+std::string beginModel(bool withStacks = false);
 inline constexpr const char* endResources = "</resources>\n<build>\n";
 inline constexpr const char* endModel = "</build>\n</model>\n";
 
-// type: "model" or "support". Any name; it is escaped.
-void appendObject(std::string& xml, std::size_t id, const char* type, const std::string& name,
-                  const TriangleMesh& mesh);
+// type: "model" or "support". Any name; it is escaped. stack: the id of its layers; 0: none.
+struct ModelObject {
+  std::size_t id = 0;
+  const char* type = "model";
+  std::string name;
+  std::size_t stack = 0;
+};
+void appendObject(std::string& xml, const ModelObject& object, const TriangleMesh& mesh);
 void appendItem(std::string& xml, std::size_t id, const Affine& toPlate);
 
 // What every package has besides its model: content types, and the relation to the model; with a picture for file

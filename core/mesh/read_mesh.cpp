@@ -96,7 +96,8 @@ std::vector<NamedMesh> readMeshFile(const std::filesystem::path& path, const Pro
 }
 
 MeshPtr readOneMesh(const std::filesystem::path& path, const Progress& progress) {
-  const std::vector<NamedMesh> meshes = readMeshFile(path, progress);
+  std::vector<NamedMesh> meshes = readMeshFile(path, progress);
+  std::erase_if(meshes, [](const NamedMesh& mesh) { return mesh.support; });
   if (meshes.size() != 1)
     throw Error(path.filename().string() +
                 " holds several meshes, and one is wanted. Save the one as a file of its own.");

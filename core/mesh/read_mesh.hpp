@@ -21,8 +21,9 @@ MeshFormat formatNamed(std::string_view name);  // none for any other name
 MeshFormat formatOf(const std::string& name, std::string_view bytes);
 
 struct NamedMesh {
-  std::string name;  // the object's own name where the file has one, else the file's
-  MeshPtr mesh;      // in mm, where the file's build items put it
+  std::string name;      // the object's own name where the file has one, else the file's
+  MeshPtr mesh;          // in mm, where the file's build items put it
+  bool support = false;  // made by another program to carry the others, and no part
 };
 
 // Reads STL here and the others in a child process, see foreign.hpp. Formats without a unit are taken as

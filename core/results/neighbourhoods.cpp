@@ -44,6 +44,10 @@ Box2 reachOf(const Project& project, const PartResults& known) {
     const Box3 there = unit.transformed(transformOf(part.placement, *part.mesh) * zone.toMesh);
     box.extend(Box2(there.min().head<2>(), there.max().head<2>()));
   }
+  if (part.elsewhere) {
+    const Box3 there = part.elsewhere->bounds.transformed(transformOf(part.placement, *part.mesh));
+    box.extend(Box2(there.min().head<2>(), there.max().head<2>()));
+  }
   for (const Prop& prop : part.props) {
     const Vec2 at = (transformOf(part.placement, *part.mesh) * prop.at).head<2>();
     const double half = prop.width / 2 + reach;

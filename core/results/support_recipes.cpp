@@ -60,6 +60,11 @@ Column descend(const ColumnInputs& in, const Progress& progress) {
   return column;
 }
 
+Brought bring(const BroughtInputs& in, const Progress& progress) {
+  const MeshPtr placed = transformed(*in.elsewhere, transformOf(in.placement, *in.mesh));
+  return {madeElsewhere(*placed, in.part, in.sections->plan, in.sections->layers, in.rules, progress)};
+}
+
 SupportLayers assemble(const AssemblyInputs& in, const Progress& progress) {
   std::vector<std::shared_ptr<const Column>> columns;
   for (const Kept<Column>& column : in.columns) columns.push_back(column.value);
@@ -73,6 +78,7 @@ const Recipe<std::vector<Tip>, TipInputs> siteTips{"tips", tip};
 const Recipe<Reachability, ReachabilityInputs> waysToStand{"reachability", reach};
 const Recipe<BranchGraph, BranchInputs> branches{"branches", branch};
 const Recipe<Column, ColumnInputs> siteColumn{"column", descend};
+const Recipe<Brought, BroughtInputs> broughtSupport{"support made elsewhere", bring};
 const Recipe<SupportLayers, AssemblyInputs> supportLayers{"support layers", assemble};
 
 }  // namespace trellis

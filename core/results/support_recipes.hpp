@@ -5,6 +5,7 @@
 
 #include "core/results/part_recipes.hpp"
 #include "core/support/column.hpp"
+#include "core/support/made_elsewhere.hpp"
 #include "core/support/obstacles.hpp"
 #include "core/support/reachability.hpp"
 #include "core/support/support_layers.hpp"
@@ -59,6 +60,18 @@ struct ColumnInputs {
   Kept<Tree> tree;  // none where the support is normal
 };
 extern const Recipe<Column, ColumnInputs> siteColumn;
+
+struct BroughtInputs {
+  std::size_t part = 0;
+  MeshPtr elsewhere, mesh;  // in the part's coordinates
+  Placement placement;
+  Kept<Sections> sections;
+  SupportRules rules;
+};
+struct Brought {
+  std::shared_ptr<const MadeElsewhere> support;  // null where nothing of it is left
+};
+extern const Recipe<Brought, BroughtInputs> broughtSupport;
 
 struct AssemblyInputs {
   std::vector<Kept<Column>> columns;

@@ -42,6 +42,8 @@ class Neighbourhood {
       growTrees();
       buildColumns();
     }
+    for (std::size_t p = 0; p < parts_.size(); ++p)
+      if (part(p).elsewhere) addElsewhere(p);
     std::vector<std::size_t> rules;
     for (const Kept<DemandSite>& site : demand_) rules.push_back(site->rules);
     out_.support = store_.getAside(supportLayers, {columns_, std::move(rules)}, progress_).value;
@@ -207,6 +209,20 @@ class Neighbourhood {
           isLarge(*demand_[i]) ? store_.getAside(siteColumn, in, progress_) : store_.get(siteColumn, in, progress_);
     });
     for (const Kept<Column>& column : columns_) out_.columns.push_back(column.value);
+  }
+
+  // It stands beside what is built here, and is no obstacle to it: where both are, they become one.
+  void addElsewhere(std::size_t p) {
+    const auto made = store_.getAside(
+        broughtSupport,
+        {p, part(p).elsewhere, part(p).mesh, part(p).placement, parts_[p]->sections, out_.rules[p].support}, progress_);
+    if (!made->support) return;
+    const std::shared_ptr<const MadeElsewhere>& support = made->support;
+    demand_.push_back({made.key, {support, &support->demand}});
+    columns_.push_back({made.key, {support, &support->column}});
+    out_.demand.push_back(demand_.back().value);
+    out_.columns.push_back(columns_.back().value);
+    out_.trees.resize(out_.demand.size());
   }
 
   // Keyed by what a site's column may meet of it, so that a mark elsewhere makes nothing anew here.

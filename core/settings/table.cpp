@@ -217,6 +217,7 @@ void addFeatures(std::vector<SettingRow>& rows) {
 
 void addMachine(std::vector<SettingRow>& rows) {
   rows.push_back(text("machine.name", "Machine", "Glasshouse Bench", "Its name, for the G-code's head."));
+  rows.push_back(text("machine.currency", "Currency", "€", "What prices are in: a sign, or three letters."));
   rows.push_back({"machine.fan",
                   SettingKind::yesNo,
                   "Part fan",

@@ -234,7 +234,8 @@ class ColumnBuilder {
   ColumnSlab divided_;
 };
 
-// Leaves out boundaries that would make a slab thinner than the thinnest; fixed ones stay.
+}  // namespace
+
 std::vector<double> withoutThinSlabs(const std::vector<std::pair<double, bool>>& wanted, double thinnest) {
   std::vector<std::pair<double, bool>> kept;
   for (const auto& [z, fixed] : wanted) {
@@ -246,8 +247,6 @@ std::vector<double> withoutThinSlabs(const std::vector<std::pair<double, bool>>&
   for (const auto& entry : kept) heights.push_back(entry.first);
   return heights;
 }
-
-}  // namespace
 
 std::vector<double> planHeights(const LayerPlan& plan, std::size_t lowest, std::size_t highest,
                                 const SupportRules& rules) {

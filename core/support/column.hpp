@@ -47,6 +47,9 @@ std::vector<double> planHeights(const LayerPlan& plan, std::size_t lowest, std::
 // The same beside a wall: the part's own boundaries from its top layer down.
 std::vector<double> planHoldHeights(const LayerPlan& plan, std::size_t highest, const SupportRules& rules);
 
+// Of heights, highest first, those that leave no slab thinner than the thinnest; what is fixed stays.
+std::vector<double> withoutThinSlabs(const std::vector<std::pair<double, bool>>& wanted, double thinnest);
+
 // Lets the site's demand down to its footing, along its branches if there is a tree, and divides what stands there by
 // its uses. noLanding is up-facing surface where nothing may stand, all parts together, by the layer above it.
 Column buildColumn(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& noLanding,

@@ -11,11 +11,12 @@
 namespace trellis {
 
 // What a support is there for.
-enum class CauseKind { site, mark, hold, prop, zone };
+enum class CauseKind { site, mark, hold, prop, zone, elsewhere };
 struct Cause {
   CauseKind kind = CauseKind::site;
   std::size_t part = 0;
-  std::size_t index = 0;  // of the part's sites, props or zones; of marks the tint; holds are counted
+  // Of the part's sites, props or zones; of marks the tint; holds are counted; of what was made elsewhere 0.
+  std::size_t index = 0;
   auto operator<=>(const Cause&) const = default;
 };
 struct Contact {

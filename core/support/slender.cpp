@@ -10,6 +10,7 @@ namespace {
 
 constexpr double eps = 1e-7;       // mm
 constexpr std::size_t looked = 8;  // steps between two looks
+constexpr double lowest = 3;       // mm; what is lower does not fall over
 
 // Whether a circle of this radius fits nowhere in a region.
 bool isThinner(const Polygons& region, double radius) { return grow(region, -radius).empty(); }
@@ -74,11 +75,28 @@ SlenderColumns::SlenderColumns(const std::vector<DescentStep>& steps, const Supp
   for (std::size_t q = 0; q < steps_.size(); ++q)
     for (const Column& column : steps_[q]) {
       const bool stands = column.low > steps[q].bottom - eps;
-      if (!stands || column.height() <= worstHeight_ || !isThinner(column.area, 0.95 * steadyRadius(column.height())))
+      if (!stands || column.height() <= std::max(worstHeight_, lowest) ||
+          !isThinner(column.area, 0.95 * steadyRadius(column.height())) || isJoined(q, column))
         continue;
       worstHeight_ = column.height();
       worstWidth_ = 2 * inscribedRadius(column.area, steadyRadius(column.height()));
     }
+}
+
+// Whether what stands there is a sliver on a slope that soon becomes one with a stout column.
+bool SlenderColumns::isJoined(std::size_t standing, const Column& column) const {
+  constexpr double soon = 3;  // mm
+  Polygons area = column.area;
+  for (std::size_t q = standing; q-- > 0 && tops_[q] < column.low + soon;) {
+    Polygons above;
+    for (const Column& other : steps_[q])
+      if (meet(other.area, area, 0)) {
+        if (!isThinner(other.area, 0.95 * steadyRadius(other.height()))) return true;
+        above.insert(above.end(), other.area.begin(), other.area.end());
+      }
+    area = std::move(above);
+  }
+  return false;
 }
 
 const std::vector<SlenderColumns::Column>* SlenderColumns::at(double top) const {

@@ -29,6 +29,7 @@ class SlenderColumns {
     double height() const { return high - low; }
   };
   const std::vector<Column>* at(double top) const;
+  bool isJoined(std::size_t standing, const Column& column) const;
 
   double interface_;  // mm, how far below its top a column begins to widen
   double worstHeight_ = 0, worstWidth_ = 0;

@@ -230,5 +230,41 @@ TEST_F(LearningTest, TheBestRungIsTheNextPrintsFigure) {
   window->document().letGo();
 }
 
+TEST_F(CompareTest, AClickOnAPieceOfSupportGivesItARowOfItsOwn) {
+  open(shelf());
+  window.compare().showPage(3);
+  click("markPrinted");
+  QTest::qWait(50);
+  auto* outcomes = window.findChild<QTableWidget*>("outcomes");
+  ASSERT_EQ(outcomes->rowCount(), 1);
+  window.scene().camera().turnTo(-90, 0);
+  window.scene().fitAll();
+  QTest::qWait(30);
+  const Build& built = *window.builder().shown().build;
+  const PieceRegion& region = built.support->layers[built.support->layers.size() / 2].regions.front();
+  const Vec2 middle = boundsOf(region.area).center();
+  const QPoint at = pixelOf({middle.x(), boundsOf(region.area).min().y(), 5});
+  QTest::mouseClick(&window.scene(), Qt::LeftButton, Qt::NoModifier, at);
+  ASSERT_EQ(outcomes->rowCount(), 2);
+  EXPECT_TRUE(outcomes->item(1, 0)->text().contains("piece 1"));
+  EXPECT_EQ(outcomes->currentRow(), 1);
+  static_cast<QComboBox*>(outcomes->cellWidget(1, 1))->setCurrentIndex(2);
+  window.findChild<QAbstractButton*>("keepNote")->click();
+  BenchNote kept;
+  ASSERT_TRUE(QTest::qWaitFor(
+      [&] {
+        const BenchNotes notes;
+        for (const BenchNote& note : notes.all())
+          if (note.outcomes.size() == 2) kept = note;
+        return kept.outcomes.size() == 2;
+      },
+      30000));
+  EXPECT_EQ(kept.outcomes[1].came, CameOff::pliers);
+  EXPECT_NEAR(kept.outcomes[1].force, built.pieces.front().force, 1e-9);
+  // The same piece again has its row already.
+  QTest::mouseClick(&window.scene(), Qt::LeftButton, Qt::NoModifier, at);
+  EXPECT_EQ(outcomes->rowCount(), 2);
+}
+
 }  // namespace
 }  // namespace trellis::test

@@ -2,7 +2,6 @@
 // Every mesh that two packages carry (assimp-testmodels 5.2.5 and libcgal-demo 5.5) in the formats we read,
 // against CGAL's own readers, or against the file itself where we use CGAL's or CGAL has none. What we write is read by
 // lib3mf 1.8 in strict mode and by Assimp 5.2.
-#include "core/assess/support_export.hpp"
 #include "core/base/archive.hpp"
 #include "core/base/files.hpp"
 #include "core/document/project_file.hpp"
@@ -11,10 +10,6 @@
 
 #include <CGAL/IO/polygon_soup_io.h>
 #include <CGAL/Simple_cartesian.h>
-#include <Model/COM/NMR_DLLInterfaces.h>
-#include <assimp/postprocess.h>
-#include <assimp/scene.h>
-#include <assimp/Importer.hpp>
 
 #include <algorithm>
 #include <filesystem>
@@ -207,100 +202,6 @@ TEST(Formats, MeshesOfCgalsDemos) {
   for (const files::path& path : all)
     if (path.extension() == ".off") compare(path, refused);
   EXPECT_THAT(refused, testing::UnorderedElementsAre("kitten.off"));  // a link to what the package does not carry
-}
-
-ProjectPtr twoParts() {
-  ProjectPtr project = performed(*projectOf(sphere({3.3333f, -7.77777f, 12.123f}, 12, 24, 48)), CopyPart{0});
-  PlacePart place;
-  place.part = 1;
-  place.turn = Vec3(30, 40, 50);
-  place.scale = Vec3(1, 2, 0.5);
-  return performed(*project, place);
-}
-
-std::vector<Vec3> placedVertices(const Project& project) {
-  std::vector<Vec3> all;
-  for (const PartPtr& part : project.parts)
-    for (const Vec3f& v : part->mesh->vertices)
-      all.push_back(transformOf(part->placement, *part->mesh) * v.cast<double>());
-  return all;
-}
-
-TEST(Writing, ThreeMfIsReadByLib3mfInStrictMode) {
-  ScratchFolder folder;
-  const ProjectPtr project = twoParts();
-  writeFileAtomically(folder / "two.3mf", packProject(*project));
-  NMR::PLib3MFModel* model = nullptr;
-  NMR::PLib3MFModelReader* reader = nullptr;
-  ASSERT_EQ(NMR::lib3mf_createmodel(&model), LIB3MF_OK);
-  ASSERT_EQ(NMR::lib3mf_model_queryreader(model, "3mf", &reader), LIB3MF_OK);
-  ASSERT_EQ(NMR::lib3mf_reader_setstrictmodeactive(reader, true), LIB3MF_OK);
-  ASSERT_EQ(NMR::lib3mf_reader_readfromfileutf8(reader, (folder / "two.3mf").c_str()), LIB3MF_OK);
-  DWORD warnings = 0;
-  ASSERT_EQ(NMR::lib3mf_reader_getwarningcount(reader, &warnings), LIB3MF_OK);
-  EXPECT_EQ(warnings, 0u);
-}
-
-// Parts as parts, supports as supports, each piece's body and interface apart; and as much of it as is printed.
-TEST(Writing, SupportsAreReadAsSupportsByLib3mfInStrictMode) {
-  ScratchFolder folder;
-  const ProjectPtr project = projectOf(threeCeilings());
-  const BuildPtr built = build(project);
-  writeFileAtomically(folder / "with.3mf", packWithSupports(*project, *built, Progress()));
-  NMR::PLib3MFModel* model = nullptr;
-  NMR::PLib3MFModelReader* reader = nullptr;
-  ASSERT_EQ(NMR::lib3mf_createmodel(&model), LIB3MF_OK);
-  ASSERT_EQ(NMR::lib3mf_model_queryreader(model, "3mf", &reader), LIB3MF_OK);
-  ASSERT_EQ(NMR::lib3mf_reader_setstrictmodeactive(reader, true), LIB3MF_OK);
-  ASSERT_EQ(NMR::lib3mf_reader_readfromfileutf8(reader, (folder / "with.3mf").c_str()), LIB3MF_OK);
-  NMR::PLib3MFModelResourceIterator* objects = nullptr;
-  ASSERT_EQ(NMR::lib3mf_model_getobjects(model, &objects), LIB3MF_OK);
-  std::size_t parts = 0, supports = 0;
-  for (BOOL more = false;;) {
-    ASSERT_EQ(NMR::lib3mf_resourceiterator_movenext(objects, &more), LIB3MF_OK);
-    if (!more) break;
-    NMR::PLib3MFModelResource* object = nullptr;
-    ASSERT_EQ(NMR::lib3mf_resourceiterator_getcurrent(objects, &object), LIB3MF_OK);
-    DWORD type = 0;
-    ASSERT_EQ(NMR::lib3mf_object_gettype(object, &type), LIB3MF_OK);
-    (type == NMR::MODELOBJECTTYPE_SUPPORT ? supports : parts) += 1;
-  }
-  EXPECT_EQ(parts, 1u);
-  EXPECT_EQ(supports, 2 * built->support->pieces.size());
-  double volume = 0, printed = 0;
-  for (std::size_t piece = 0; piece < built->support->pieces.size(); ++piece)
-    for (const bool interface : {false, true}) {
-      const MeshPtr solid = pieceSolid(*built, piece, interface);
-      EXPECT_EQ(inspect(*solid).openEdges, 0u);
-      volume += inspect(*solid).volume;
-    }
-  for (const SupportLayer& layer : built->support->layers)
-    for (const PieceRegion& region : layer.regions) printed += area(region.area) * (layer.top - layer.bottom);
-  EXPECT_NEAR(volume, printed, 1e-3 * printed);
-}
-
-TEST(Writing, ThreeMfIsReadByAssimpWithTheSamePlaces) {
-  const ProjectPtr project = twoParts();
-  const std::string bytes = packProject(*project);
-  Assimp::Importer importer;
-  const aiScene* scene = importer.ReadFileFromMemory(bytes.data(), bytes.size(), 0, "3mf");
-  ASSERT_NE(scene, nullptr) << importer.GetErrorString();
-  Box3 theirs, ours;
-  const std::function<void(const aiNode&, const aiMatrix4x4&)> walk = [&](const aiNode& node,
-                                                                          const aiMatrix4x4& above) {
-    const aiMatrix4x4 placed = above * node.mTransformation;
-    for (unsigned i = 0; i < node.mNumMeshes; ++i) {
-      const aiMesh& mesh = *scene->mMeshes[node.mMeshes[i]];
-      for (unsigned v = 0; v < mesh.mNumVertices; ++v) {
-        const aiVector3D p = placed * mesh.mVertices[v];
-        theirs.extend(Vec3(p.x, p.y, p.z));
-      }
-    }
-    for (unsigned i = 0; i < node.mNumChildren; ++i) walk(*node.mChildren[i], placed);
-  };
-  walk(*scene->mRootNode, aiMatrix4x4());
-  for (const Vec3& v : placedVertices(*project)) ours.extend(v);
-  EXPECT_LT((theirs.min() - ours.min()).norm() + (theirs.max() - ours.max()).norm(), 1e-3);
 }
 
 // The same small solid in every format, through the command line and back.

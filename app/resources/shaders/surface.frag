@@ -13,6 +13,7 @@ uniform float faded;      // 1 while supports are being rebuilt
 uniform float glass;      // 1 while supports step aside for a tool that works on the surface behind them
 uniform float fineness;   // pixels for each of the screen
 uniform float fresh;      // 1 for what the brush would lay
+uniform float printed;    // mm; what is higher is not printed yet and pale
 uniform vec2 layers;      // top of the first layer and height of the others, mm; 0: not drawn as layers
 uniform vec3 accent;
 uniform vec3 part, hangingLow, hangingHigh, enforce, block, body, branch, interfaceColour, lowerColour, paper;
@@ -84,6 +85,7 @@ void main() {
   vec3 lit = base * min(light, 1.05);
   bool support = what == 3 || what == 4 || (what >= 11 && what <= 13);
   if (support) lit = mix(lit, paper, 0.55 * faded);
+  if (world.z > printed + 0.001) lit = mix(lit, paper, 0.72);
   if (glass > 0.5 && support) {
     colour = vec4(lit, 0.13);
     return;

@@ -1,0 +1,100 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What is on the screen, by its pixels.
+#include "tests/app/window_fixture.hpp"
+
+#include <cmath>
+
+namespace trellis::test {
+namespace {
+
+class PixelTest : public WindowTest {
+ protected:
+  QImage picture(bool atRest = false) {
+    QTest::qWait(30);
+    if (atRest) window.scene().drawFinelyNext();
+    return window.scene().grabFramebuffer();
+  }
+  static int distance(const QColor& a, const QColor& b) {
+    return std::max({std::abs(a.red() - b.red()), std::abs(a.green() - b.green()), std::abs(a.blue() - b.blue())});
+  }
+  QColor pixelAt(const QImage& image, const Vec3& at) {
+    const QPointF pixel = *window.scene().camera().pixelOf(at) * image.devicePixelRatio();
+    return image.pixelColor(pixel.toPoint());
+  }
+  void look(double turn, double tilt) {
+    window.scene().camera().turnTo(turn, tilt);
+    window.scene().fitAll();
+  }
+};
+
+// A solid that is cut shows a face there, hatched, and not its inside.
+TEST_F(PixelTest, ACutIsClosed) {
+  open(box({0, 0, 0}, {30, 30, 30}));
+  const Vec3 middle = window.builder().shown().build->parts[0].placed->bounds.center();
+  window.view().setCutaway(Plane{middle, Vec3::UnitY()});
+  look(-90, 0);
+  const QImage image = picture();
+  const QColor part = theme().part;
+  const auto scaled = [&](double by) {
+    return QColor::fromRgbF(static_cast<float>(part.redF() * by), static_cast<float>(part.greenF() * by),
+                            static_cast<float>(part.blueF() * by));
+  };
+  int hatch = 0, face = 0, all = 0;
+  for (double x = -12; x <= 12; x += 0.5)
+    for (double z = -12; z <= 12; z += 0.5, ++all) {
+      const QColor seen = pixelAt(image, middle + Vec3(x, 0, z));
+      hatch += distance(seen, scaled(0.62)) < 8;
+      face += distance(seen, scaled(0.86)) < 8;
+    }
+  EXPECT_GT(hatch + face, 0.97 * all);
+  EXPECT_GT(hatch, all / 12);
+  EXPECT_GT(face, all / 2);
+}
+
+// From above a closed part hides the interface under it, however near.
+TEST_F(PixelTest, NothingShinesThroughAClosedPart) {
+  open(table(40, 12, 3));
+  look(-65, 40);
+  for (const bool atRest : {false, true}) {
+    const QImage image = picture(atRest);
+    const Box3 top = window.builder().shown().build->parts[0].placed->bounds;
+    for (double x = 2; x <= 38; x += 0.5)
+      for (double y = 2; y <= 38; y += 0.5) {
+        const QColor seen = pixelAt(image, {top.min().x() + x, top.min().y() + y, top.max().z()});
+        ASSERT_GT(distance(seen, theme().interface), 40) << x << ", " << y << (atRest ? " at rest" : "");
+        ASSERT_GT(distance(seen, theme().body), 40) << x << ", " << y << (atRest ? " at rest" : "");
+      }
+  }
+}
+
+// A slanted border has pixels between its two sides at rest, where a coarse picture has stairs.
+TEST_F(PixelTest, BordersHaveNoStairsAtRest) {
+  open(box({0, 0, 0}, {40, 10, 40}));
+  look(-90, 0);
+  window.scene().camera().turnTo(-84, 9);
+  window.scene().fitAll();
+  const auto between = [&](const QImage& image) {
+    // The upper border, column by column: how many pixels are neither the part's nor the air's.
+    const Box3 part = window.builder().shown().build->parts[0].placed->bounds;
+    int soft = 0;
+    for (double x = 2; x <= 38; x += 0.25) {
+      const QPointF edge = *window.scene().camera().pixelOf({part.min().x() + x, part.min().y(), part.max().z()}) *
+                           image.devicePixelRatio();
+      const int column = static_cast<int>(edge.x()), row = static_cast<int>(edge.y());
+      const QColor over = image.pixelColor(column, row - 6), under = image.pixelColor(column, row + 6);
+      for (int r = row - 3; r <= row + 3; ++r) {
+        const QColor seen = image.pixelColor(column, r);
+        if (distance(seen, over) > 6 && distance(seen, under) > 6) {
+          ++soft;
+          break;
+        }
+      }
+    }
+    return soft;
+  };
+  const QImage fine = picture(true);
+  EXPECT_GT(between(fine), 100);
+}
+
+}  // namespace
+}  // namespace trellis::test
