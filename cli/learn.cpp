@@ -8,6 +8,7 @@
 
 #include <fmt/format.h>
 #include <unistd.h>
+#include <nlohmann/json.hpp>
 
 #include <array>
 #include <chrono>

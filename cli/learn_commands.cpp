@@ -8,6 +8,7 @@
 #include "core/learn/print_recipe.hpp"
 
 #include <fmt/format.h>
+#include <nlohmann/json.hpp>
 
 namespace trellis {
 

@@ -23,6 +23,7 @@
 #include <fmt/format.h>
 #include <unistd.h>
 #include <CLI/CLI.hpp>
+#include <nlohmann/json.hpp>
 
 #include <iostream>
 #include <mutex>

@@ -10,6 +10,7 @@
 
 #include <fmt/format.h>
 #include <unistd.h>
+#include <nlohmann/json.hpp>
 
 namespace trellis {
 

@@ -15,6 +15,7 @@
 #include <QMessageBox>
 #include <QPushButton>
 #include <QSettings>
+#include <nlohmann/json.hpp>
 
 namespace trellis {
 

@@ -5,7 +5,6 @@
 #include "core/assess/finding.hpp"
 #include "core/assess/stability.hpp"
 #include "core/assess/turnings.hpp"
-#include "core/base/size.hpp"
 #include "core/document/twin.hpp"
 #include "core/gcode/print.hpp"
 #include "core/mesh/health.hpp"
@@ -65,7 +64,7 @@ struct Build : Supports {
 
   // What it holds besides values that others hold too: about its support, which is its own where groups of parts were
   // brought together.
-  std::size_t bytes() const { return support ? bytesOf(*support) : 0; }
+  std::size_t bytes() const;
 };
 
 using BuildPtr = std::shared_ptr<const Build>;

@@ -27,7 +27,7 @@ struct Remedy {
   requires std::constructible_from<Operation, One> Remedy(One operation) : steps{Operation(std::move(operation))} {
     name = nameOf(steps.front());
   }
-  Remedy(std::string words, std::vector<Operation> operations) : name(std::move(words)), steps(std::move(operations)) {}
+  Remedy(std::string words, std::vector<Operation> operations);
 };
 
 struct Finding {

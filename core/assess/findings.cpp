@@ -12,6 +12,9 @@
 
 namespace trellis {
 
+Remedy::Remedy(std::string words, std::vector<Operation> operations)
+    : name(std::move(words)), steps(std::move(operations)) {}
+
 namespace {
 
 constexpr double samePlace = 3;  // mm by which a finding may have moved since it was accepted

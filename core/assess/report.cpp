@@ -6,6 +6,7 @@
 #include "core/assess/structure_advice.hpp"
 
 #include <fmt/format.h>
+#include <nlohmann/json.hpp>
 
 #include <array>
 #include <cmath>

@@ -5,7 +5,7 @@
 #include "core/assess/build.hpp"
 #include "core/document/project.hpp"
 
-#include <nlohmann/json.hpp>
+#include <nlohmann/json_fwd.hpp>
 
 namespace trellis {
 

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/assess/build.hpp"
+#include "core/base/size.hpp"
 #include "core/gcode/steps.hpp"
 
 namespace trellis {
@@ -16,6 +17,8 @@ Use Tally::support() const {
     if (isSupport(static_cast<Feature>(i))) sum += features[i];
   return sum;
 }
+
+std::size_t Build::bytes() const { return support ? bytesOf(*support) : 0; }
 
 Tally tallyOf(const Print& print, std::size_t pieceCount, const MotionRules& rules) {
   Tally tally;

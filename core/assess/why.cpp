@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/assess/why.hpp"
 
+#include "core/mesh/plane.hpp"
 #include "core/overhang/lean.hpp"
 
 #include <fmt/format.h>
@@ -23,7 +24,7 @@ struct Asker {
   const PartBuild& built() const { return build.parts[p]; }
   const SupportRules& rules() const { return build.rules[p].support; }
   double lean() const {
-    const Eigen::Matrix3d toPlate = transformOf(part().placement, *part().mesh).linear().inverse().transpose();
+    const Eigen::Matrix3d toPlate = normalMap(transformOf(part().placement, *part().mesh));
     return leanOf((toPlate * part().mesh->normal(facet)).normalized());
   }
 

@@ -6,6 +6,7 @@
 #include "core/document/shelf_json.hpp"
 
 #include <fmt/format.h>
+#include <nlohmann/json.hpp>
 
 #include <algorithm>
 #include <array>

@@ -272,6 +272,13 @@ std::string named(const ResetSetting& reset) { return "reset " + lowered(setting
 
 }  // namespace
 
+Operation::Operation() = default;
+Operation::Operation(const Operation& other) = default;
+Operation::Operation(Operation&& other) noexcept = default;
+Operation& Operation::operator=(const Operation& other) = default;
+Operation& Operation::operator=(Operation&& other) noexcept = default;
+Operation::~Operation() = default;
+
 std::string nameOf(const Operation& operation) {
   return std::visit([](const auto& what) { return named(what); }, operation);
 }

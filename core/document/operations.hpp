@@ -185,11 +185,23 @@ struct RestoreVersion {
   std::size_t number = 0;
 };
 
-using Operation = std::variant<AddParts, RemovePart, CopyPart, MirrorPart, ArrangeParts, PlacePart, LayFaceDown,
-                               MendPart, ReplaceMesh, LayMark, LayTwin, SetTint, ClearDecisions, AddZone, ChangeZone,
-                               CopyZone, RemoveZone, AddProp, ChangeProp, RemoveProp, DecideSite, AcceptFinding,
-                               ChangeSetting, ResetSetting, ApplyPreset, ChooseSet, AddVariant, TakeVariant,
-                               RenameVariant, RemoveVariant, TakeOver, KeepVersion, RestoreVersion>;
+using AnyOperation = std::variant<AddParts, RemovePart, CopyPart, MirrorPart, ArrangeParts, PlacePart, LayFaceDown,
+                                  MendPart, ReplaceMesh, LayMark, LayTwin, SetTint, ClearDecisions, AddZone, ChangeZone,
+                                  CopyZone, RemoveZone, AddProp, ChangeProp, RemoveProp, DecideSite, AcceptFinding,
+                                  ChangeSetting, ResetSetting, ApplyPreset, ChooseSet, AddVariant, TakeVariant,
+                                  RenameVariant, RemoveVariant, TakeOver, KeepVersion, RestoreVersion>;
+
+// One of them. Copying and letting go of so many kinds is compiled once, in operations.cpp, and not by whoever carries
+// operations about.
+struct Operation : AnyOperation {
+  using AnyOperation::AnyOperation;
+  Operation();
+  Operation(const Operation& other);
+  Operation(Operation&& other) noexcept;
+  Operation& operator=(const Operation& other);
+  Operation& operator=(Operation&& other) noexcept;
+  ~Operation();
+};
 
 // As the Edit menu names it: "enforce stroke", "gap above 0.22 mm".
 std::string nameOf(const Operation& operation);

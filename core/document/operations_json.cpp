@@ -4,6 +4,7 @@
 #include "core/settings/presets.hpp"
 
 #include <fmt/format.h>
+#include <nlohmann/json.hpp>
 
 #include <cmath>
 #include <functional>

@@ -9,6 +9,7 @@
 #include "core/mesh/model_xml.hpp"
 
 #include <fmt/format.h>
+#include <nlohmann/json.hpp>
 
 #include <algorithm>
 #include <iterator>

@@ -6,6 +6,7 @@
 #include "core/base/user_folder.hpp"
 
 #include <fmt/format.h>
+#include <nlohmann/json.hpp>
 
 #include <algorithm>
 

@@ -3,6 +3,8 @@
 
 #include "core/document/bounds.hpp"
 
+#include <nlohmann/json.hpp>
+
 #include <algorithm>
 #include <charconv>
 

@@ -6,6 +6,7 @@
 #include "core/gcode/steps.hpp"
 
 #include <fmt/format.h>
+#include <nlohmann/json.hpp>
 
 #include <cmath>
 #include <iterator>

@@ -8,6 +8,7 @@
 #include "core/document/bounds.hpp"
 
 #include <fmt/format.h>
+#include <nlohmann/json.hpp>
 
 #include <algorithm>
 #include <array>

@@ -5,6 +5,8 @@
 #include "core/base/files.hpp"
 #include "core/document/bounds.hpp"
 
+#include <nlohmann/json.hpp>
+
 #include <filesystem>
 
 namespace trellis {

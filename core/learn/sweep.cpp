@@ -5,6 +5,7 @@
 #include "core/results/build_project.hpp"
 
 #include <fmt/format.h>
+#include <nlohmann/json.hpp>
 
 #include <algorithm>
 #include <cmath>

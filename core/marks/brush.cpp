@@ -3,6 +3,7 @@
 
 #include "core/marks/tree_painter.hpp"
 #include "core/mesh/nearest.hpp"
+#include "core/mesh/plane.hpp"
 #include "core/overhang/lean.hpp"
 
 #include <algorithm>
@@ -21,11 +22,7 @@ constexpr double pointing = 1;  // mm a place may lie off the surface it means
 class Painter {
  public:
   Painter(const Canvas& canvas, const Marks& marks, Mark mark, const PaintRules& rules)
-      : canvas_(canvas),
-        marks_(marks),
-        mark_(mark),
-        rules_(rules),
-        normalToPlate_(canvas.toPlate.linear().inverse().transpose()) {}
+      : canvas_(canvas), marks_(marks), mark_(mark), rules_(rules), normalToPlate_(normalMap(canvas.toPlate)) {}
 
   MarksPtr operator()(const BallStroke& stroke) {
     const Facets near = facetsNear(stroke.path, stroke.radius);
@@ -162,7 +159,7 @@ MarksPtr paint(const Canvas& canvas, const Marks& marks, const Stroke& stroke, M
 std::vector<std::uint32_t> faceAt(const Canvas& canvas, const FaceStroke& stroke) {
   const auto under = nearestOn(*canvas.tree, canvas.toPlate.inverse() * stroke.at, pointing);
   if (!under) return {};
-  const Eigen::Matrix3d toPlate = canvas.toPlate.linear().inverse().transpose();
+  const Eigen::Matrix3d toPlate = normalMap(canvas.toPlate);
   const double least = std::cos(toRadians(stroke.crease));
   const auto normalOf = [&](std::uint32_t f) { return Vec3((toPlate * canvas.mesh->normal(f)).normalized()); };
   return flood(*neighboursOf(canvas.mesh), {under->facet},
@@ -171,7 +168,7 @@ std::vector<std::uint32_t> faceAt(const Canvas& canvas, const FaceStroke& stroke
 
 std::vector<std::uint32_t> siteAt(const Canvas& canvas, const SiteStroke& stroke) {
   const auto under = nearestOn(*canvas.tree, canvas.toPlate.inverse() * stroke.at, pointing);
-  const Eigen::Matrix3d toPlate = canvas.toPlate.linear().inverse().transpose();
+  const Eigen::Matrix3d toPlate = normalMap(canvas.toPlate);
   const auto hangs = [&](std::uint32_t f) {
     return leanOf((toPlate * canvas.mesh->normal(f)).normalized()) > canvas.freeLean;
   };

@@ -14,7 +14,10 @@ struct Plane {
   Vec3 mirrored(const Vec3& p) const { return p - 2 * heightOf(p) * normal; }
   Vec3 mirroredDirection(const Vec3& d) const { return d - 2 * d.dot(normal) * normal; }
   // The plane moved with what it belongs to.
-  Plane movedBy(const Affine& t) const { return {t * at, (t.linear().inverse().transpose() * normal).normalized()}; }
+  Plane movedBy(const Affine& t) const;
 };
+
+// What normals are multiplied with where t moves their surface: the transposed inverse. Their length changes.
+Eigen::Matrix3d normalMap(const Affine& t);
 
 }  // namespace trellis

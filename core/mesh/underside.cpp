@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/mesh/underside.hpp"
+#include "core/mesh/plane.hpp"
 
 namespace trellis {
 
@@ -12,7 +13,7 @@ std::optional<Vec3> straight(const MeshTree& tree, const Affine& toPlate, const 
   const Affine toMesh = toPlate.inverse();
   const auto hit = tree.firstHit(toMesh * (from + Vec3(0, 0, up * aside)), toMesh.linear() * Vec3(0, 0, up));
   if (!hit) return std::nullopt;
-  Vec3 normal = toPlate.linear().inverse().transpose() * tree.mesh().normal(hit->facet);
+  Vec3 normal = normalMap(toPlate) * tree.mesh().normal(hit->facet);
   if (normal.z() >= 0) return std::nullopt;
   return toPlate * hit->point;
 }

@@ -5,7 +5,7 @@
 #include "core/document/project.hpp"
 #include "core/results/store.hpp"
 
-#include <nlohmann/json.hpp>
+#include <nlohmann/json_fwd.hpp>
 
 namespace trellis {
 

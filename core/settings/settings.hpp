@@ -5,7 +5,7 @@
 
 #include "core/base/key.hpp"
 
-#include <nlohmann/json.hpp>
+#include <nlohmann/json_fwd.hpp>
 
 #include <map>
 #include <string>

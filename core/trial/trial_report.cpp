@@ -2,6 +2,7 @@
 #include "core/trial/trial_report.hpp"
 
 #include <fmt/format.h>
+#include <nlohmann/json.hpp>
 
 #include <numeric>
 

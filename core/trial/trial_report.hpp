@@ -4,7 +4,7 @@
 
 #include "core/trial/trial_print.hpp"
 
-#include <nlohmann/json.hpp>
+#include <nlohmann/json_fwd.hpp>
 
 namespace trellis {
 
