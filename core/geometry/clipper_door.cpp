@@ -3,6 +3,9 @@
 
 #include "core/geometry/outline_groups.hpp"
 
+#include <cassert>
+#include <cmath>
+
 namespace trellis {
 
 using namespace ClipperLib;
@@ -72,10 +75,18 @@ void clipGroup(const Clipping& clipping, OutlineGroup& group, Polygons& result) 
 
 }  // namespace
 
+// What crosses, lies twofold or is wound wrong encloses another area than what it is wound around.
+bool isSound(const Polygons& a, double slack) {
+  Polygons wound;
+  clip({ctUnion, a, {}}, wound);
+  return std::abs(area(wound) - area(a)) <= rimOf(a) * slack;
+}
+
 Polygons clipped(const Clipping& clipping) {
   Polygons result;
   if (clipping.subjects.size() + clipping.clips.size() < manyOutlines) {
     clip(clipping, result);
+    assert(!clipping.closed || isSound(result));
     return result;
   }
   std::vector<OutlineGroup> groups = groupsApart(clipping.subjects, clipping.closed, clipping.clips);
@@ -83,6 +94,7 @@ Polygons clipped(const Clipping& clipping) {
     clip(clipping, result);
   else
     for (OutlineGroup& group : groups) clipGroup(clipping, group, result);
+  assert(!clipping.closed || isSound(result));
   return result;
 }
 

@@ -19,4 +19,8 @@ struct Clipping {
 // Open lines where the subjects are. Throws GeometryError.
 Polygons clipped(const Clipping& clipping);
 
+// Whether outlines are what polygons.hpp promises: closed, wound right, and neither crossing nor lying on one
+// another by more than a strip slack mm wide along them. Takes a union, so it is asked by assertions and tests only.
+bool isSound(const Polygons& a, double slack = 4 / unitsPerMm);
+
 }  // namespace trellis

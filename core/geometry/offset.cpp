@@ -8,6 +8,7 @@
 #include "core/geometry/outline_groups.hpp"
 
 #include <algorithm>
+#include <cassert>
 #include <cmath>
 
 namespace trellis {
@@ -73,10 +74,14 @@ Polygons grown(const Polygons& outlines, double distance, int around) {
 
 Polygons grow(const Polygons& outlines, double distance) {
   if (outlines.empty() || distance == 0) return outlines;
-  if (outlines.size() < manyOutlines) return grown(outlines, distance, 0);
   Polygons result;
-  for (const OutlineGroup& group : groupsApart(outlines, true, {}, 2 * std::abs(distance) + slack))
-    for (Polygon& outline : grown(group.subjects, distance, group.subjectsAround)) result.push_back(std::move(outline));
+  if (outlines.size() < manyOutlines)
+    result = grown(outlines, distance, 0);
+  else
+    for (const OutlineGroup& group : groupsApart(outlines, true, {}, 2 * std::abs(distance) + slack))
+      for (Polygon& outline : grown(group.subjects, distance, group.subjectsAround))
+        result.push_back(std::move(outline));
+  assert(isSound(result, slack));
   return result;
 }
 

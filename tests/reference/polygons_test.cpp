@@ -4,6 +4,7 @@
 #include "tests/package_mesh.hpp"
 #include "tests/shapes.hpp"
 
+#include "core/geometry/clipper_door.hpp"
 #include "core/geometry/moved_outline.hpp"
 #include "core/slice/slices.hpp"
 
@@ -162,6 +163,22 @@ TEST(MovedOutline, SimpleMeansThatNothingMeets) {
   EXPECT_FALSE(isSimple({square, rectangle({Vec2(10, 2), Vec2(15, 8)}).front()})) << "they touch";
   EXPECT_FALSE(isSimple({{toPoint(0, 0), toPoint(10, 10), toPoint(10, 0), toPoint(0, 10)}})) << "a bow";
   EXPECT_FALSE(isSimple({{toPoint(0, 0), toPoint(10, 0), toPoint(5, 0), toPoint(5, 5)}})) << "folded back";
+}
+
+TEST(Polygons, SoundIsWhatIsWoundAroundOnce) {
+  const Polygons outer = rectangle({Vec2(0, 0), Vec2(10, 10)});
+  Polygons hole = rectangle({Vec2(2, 2), Vec2(8, 8)});
+  const auto both = [&](Polygons a, const Polygons& b) {
+    a.insert(a.end(), b.begin(), b.end());
+    return a;
+  };
+  EXPECT_FALSE(isSound(both(outer, hole))) << "an outline in an outline";
+  ClipperLib::ReversePaths(hole);
+  EXPECT_TRUE(isSound(both(outer, hole)));
+  EXPECT_FALSE(isSound(hole)) << "a hole in nothing";
+  EXPECT_FALSE(isSound(both(outer, rectangle({Vec2(9, 9), Vec2(12, 12)})))) << "two that cross";
+  EXPECT_TRUE(isSound(both(outer, rectangle({Vec2(10, 0), Vec2(12, 10)})))) << "two that share a border";
+  EXPECT_FALSE(isSound({{toPoint(0, 0), toPoint(10, 0), toPoint(0, 10), toPoint(10, 10)}})) << "an eight";
 }
 
 TEST_P(PolygonsTest, OpeningAndClosingOnlyTakeAndOnlyGive) {
