@@ -6,6 +6,7 @@
 #include "core/base/short_name.hpp"
 
 #include <fmt/format.h>
+#include <nlohmann/json.hpp>
 
 #include <algorithm>
 #include <map>
@@ -69,8 +70,6 @@ Use sumOf(const Tally& tally, const std::function<bool(Feature)>& counts) {
     if (counts(static_cast<Feature>(i))) sum += tally.features[i];
   return sum;
 }
-
-bool isInterface(Feature feature) { return feature == Feature::interfaceUpper || feature == Feature::interfaceLower; }
 
 // What a price was caused by, so that it can be found again in another build.
 struct Caused {
@@ -173,7 +172,7 @@ VariantFigures figuresOf(const Settings& settings, const Build& build) {
   figures.seconds = tally.seconds;
   figures.all = grams(tally.whole(), settings);
   figures.part = mass([](Feature f) { return isPart(f); });
-  figures.interface = mass(isInterface);
+  figures.interface = mass([](Feature f) { return isInterface(f); });
   figures.body = mass([](Feature f) { return (isSupport(f) && !isInterface(f)) || f == Feature::raft; });
   figures.rest = figures.all - figures.part - figures.interface - figures.body;
   figures.cost = money(tally.whole(), settings);

@@ -17,19 +17,19 @@ LayerStack stackOf(const PartBuild& part) {
   return stack;
 }
 
-LayerStack stackOfPiece(const Build& build, std::size_t piece, bool interface) {
-  struct Slab {
-    double bottom, top;
-    const Polygons* area;
-  };
-  std::vector<Slab> slabs;
-  std::set<double> heights;
+std::vector<PieceSlab> slabsOfPiece(const Build& build, std::size_t piece, bool interface) {
+  std::vector<PieceSlab> slabs;
   for (const SupportLayer& layer : build.support->layers)
-    for (const PieceRegion& region : layer.regions) {
-      if (region.piece != piece || isInterface(region.kind) != interface) continue;
-      slabs.push_back({layer.bottom, layer.top, &region.area});
-      heights.insert({layer.bottom, layer.top});
-    }
+    for (const PieceRegion& region : layer.regions)
+      if (region.piece == piece && isInterface(region.kind) == interface)
+        slabs.push_back({layer.bottom, layer.top, region.key, &region.area});
+  return slabs;
+}
+
+LayerStack stackOfPiece(const Build& build, std::size_t piece, bool interface) {
+  const std::vector<PieceSlab> slabs = slabsOfPiece(build, piece, interface);
+  std::set<double> heights;
+  for (const PieceSlab& slab : slabs) heights.insert({slab.bottom, slab.top});
   LayerStack stack;
   if (slabs.empty()) return stack;
   stack.bottom = *heights.begin();

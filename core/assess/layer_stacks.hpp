@@ -16,7 +16,15 @@ struct LayerStack {
 };
 
 LayerStack stackOf(const PartBuild& part);
-// What of a piece is printed as interface, or all else of it. Where its sites have layers of different heights they are
+
+// What of a piece is printed as interface, or all else of it, from the lowest layer up; areas are the build's.
+struct PieceSlab {
+  double bottom, top;  // mm
+  Key key;             // the same while an outline goes straight up
+  const Polygons* area;
+};
+std::vector<PieceSlab> slabsOfPiece(const Build& build, std::size_t piece, bool interface);
+// The same divided where its sites have layers of different heights they are
 // divided, so that one stack has them all.
 LayerStack stackOfPiece(const Build& build, std::size_t piece, bool interface);
 

@@ -25,33 +25,19 @@ MeshPtr together(std::vector<Vec3f> corners) { return corners.empty() ? nullptr 
 
 }  // namespace
 
-bool isInterface(RegionKind kind) { return kind == RegionKind::interfaceUpper || kind == RegionKind::interfaceLower; }
-
 MeshPtr pieceSolid(const Build& build, std::size_t piece, bool interface) {
-  struct Slab {
-    double bottom, top;
-    const Polygons* area;
-  };
-  std::map<Key, Slab> open;  // by what they are, so that straight columns grow on
+  std::map<Key, PieceSlab> open;  // by what they are, so that straight columns grow on
   std::vector<Vec3f> corners;
-  const auto close = [&](const Slab& slab) { append(corners, extruded(*slab.area, slab.bottom, slab.top)); };
-  for (const SupportLayer& layer : build.support->layers) {
-    for (const PieceRegion& region : layer.regions) {
-      if (region.piece != piece || isInterface(region.kind) != interface) continue;
-      const auto [entry, fresh] = open.try_emplace(region.key, Slab{layer.bottom, layer.top, &region.area});
-      if (fresh) continue;
-      if (std::abs(entry->second.top - layer.bottom) < 1e-6) {
-        entry->second.top = layer.top;
-      } else {
-        close(entry->second);
-        entry->second = {layer.bottom, layer.top, &region.area};
-      }
+  const auto close = [&](const PieceSlab& slab) { append(corners, extruded(*slab.area, slab.bottom, slab.top)); };
+  for (const PieceSlab& slab : slabsOfPiece(build, piece, interface)) {
+    const auto [entry, fresh] = open.try_emplace(slab.key, slab);
+    if (fresh) continue;
+    if (std::abs(entry->second.top - slab.bottom) < 1e-6) {
+      entry->second.top = slab.top;
+    } else {
+      close(entry->second);
+      entry->second = slab;
     }
-    std::erase_if(open, [&](const auto& entry) {
-      const bool ended = entry.second.top < layer.bottom - 1e-6;
-      if (ended) close(entry.second);
-      return ended;
-    });
   }
   for (const auto& [key, slab] : open) close(slab);
   return together(std::move(corners));

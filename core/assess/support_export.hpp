@@ -7,8 +7,6 @@
 
 namespace trellis {
 
-bool isInterface(RegionKind kind);
-
 // What of a piece is printed as interface, or all else of it: slabs as they are printed, each closed. Where an outline
 // stays the same from layer to layer it is one slab. Null where there is none.
 MeshPtr pieceSolid(const Build& build, std::size_t piece, bool interface);

@@ -230,8 +230,7 @@ Point PrintBuilder::placeBeside() const {
 }
 
 int PrintBuilder::toolOf(const PieceRegion& region, const std::vector<int>& bodyTools) const {
-  const bool isInterface = region.kind == RegionKind::interfaceUpper || region.kind == RegionKind::interfaceLower;
-  return isInterface ? rules_[region.rules].interfaceTool : bodyTools[region.piece];
+  return isInterface(region.kind) ? rules_[region.rules].interfaceTool : bodyTools[region.piece];
 }
 
 // Which filament each layer begins and ends with, so that none is changed without need, and the tower for the changes.

@@ -55,6 +55,9 @@ inline constexpr std::size_t featureCount = featureNames.size();
 inline std::string_view nameOf(Feature feature) { return featureNames[static_cast<std::size_t>(feature)]; }
 inline bool isPart(Feature feature) { return feature <= Feature::bridge; }
 // Of pieces; a raft belongs to all that stands on it.
+inline bool isInterface(Feature feature) {
+  return feature == Feature::interfaceUpper || feature == Feature::interfaceLower;
+}
 inline bool isSupport(Feature feature) { return feature >= Feature::supportBody && feature <= Feature::foot; }
 
 }  // namespace trellis

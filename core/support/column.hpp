@@ -27,6 +27,10 @@ inline constexpr std::array<Polygons ColumnSlab::*, 6> areasOfKind{&ColumnSlab::
                                                                    &ColumnSlab::graded, &ColumnSlab::foot,
                                                                    &ColumnSlab::lower,  &ColumnSlab::interface};
 
+constexpr bool isInterface(RegionKind kind) {
+  return kind == RegionKind::interfaceUpper || kind == RegionKind::interfaceLower;
+}
+
 struct Column {
   std::vector<ColumnSlab> slabs;    // highest first
   std::vector<double> contactTops;  // heights, mm, at which a slab ends under the part

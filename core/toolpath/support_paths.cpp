@@ -125,7 +125,7 @@ Stages filledIsland(const Island& island, const Fill& fill, double angle, double
   Polygons lines = fillLines(room, angle, pitch, shortest);
   if (fill.walls == 0)
     for (Polygon& line : linesThroughMissed(room, lines, angle)) lines.push_back(std::move(line));
-  if (fill.feature == Feature::interfaceUpper || fill.feature == Feature::interfaceLower)
+  if (isInterface(fill.feature))
     for (Polygon& line : linesBeside(lines, island.own, angle, w, pitch))
       paths.push_back({fill.feature, std::min(w, pitch / 2), false, std::move(line)});
   const Polygons open = island.beside.empty() ? Polygons{} : grow(island.beside, w);
