@@ -69,6 +69,12 @@ void SceneView::turnBy(double yaw, double pitch) {
   update();
 }
 
+void SceneView::comeNearer(double times) {
+  Camera goal = camera_;
+  goal.zoom(times, camera_.eye() + camera_.forward() * camera_.distance());
+  moveTo(goal);
+}
+
 void SceneView::turnOver() { lookFrom(camera_.yaw(), camera_.pitch() >= 0 ? -35 : 28); }
 
 void SceneView::lookFrom(double yaw, double pitch) {

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/scene/scene_view.hpp"
 
+#include "app/scene/key_pointer.hpp"
 #include "app/scene/scene_overlay.hpp"
 #include "app/scene/support_lines.hpp"
 #include "app/theme/theme.hpp"
@@ -56,6 +57,7 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
       switches_(new LayerSwitches(builder, view, this)) {
   setMouseTracking(true);
   setFocusPolicy(Qt::StrongFocus);
+  new KeyPointer(this);
   setMinimumSize(320, 240);
   connect(&document, &Document::changed, this, [this] {
     const ProjectPtr& now = document_.project();
@@ -115,9 +117,8 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
   connect(switches_, &LayerSwitches::changed, this, [this] { update(); });
   connect(switches_, &LayerSwitches::fromAboveAsked, this, &SceneView::lookFromAbove);
   connect(&view, &View::wentTo, this, &SceneView::goTo);
-  constexpr int rest = 150;  // ms without a new picture
   restTimer_.setSingleShot(true);
-  restTimer_.setInterval(rest);
+  restTimer_.setInterval(restAfter);
   connect(&restTimer_, &QTimer::timeout, this, [this] {
     fine_ = view_.pieceInHand() < 0;
     if (fine_) update();

@@ -47,6 +47,8 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   void turnBy(double yaw, double pitch);
   void turnToNextStraight(int yawSteps, int pitchSteps);
   void toggleParallel();
+  static constexpr int restAfter = 150;     // ms without a new picture, then the fine one comes
+  void comeNearer(double times);            // under one: goes away
   void turnOver();                          // to look from below, and back
   void lookFrom(double yaw, double pitch);  // at all of it
   // Whether the view glides to where it is to be, and the picture is drawn again, finer, when nothing has moved for a
@@ -61,10 +63,10 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
  Q_SIGNALS:
   // What the pointer is over, in words; empty over nothing.
   void pointedAt(const QString& words);
-  void sitePicked(const SiteId& site);  // by a click
-  void piecePicked(std::size_t piece);  // likewise
-  void turned();                        // by hand
-  void painted();                       // a stroke was laid
+  void sitePicked(const SiteId& site, bool behindSupport);  // by a click
+  void piecePicked(std::size_t piece);                      // likewise
+  void turned();                                            // by hand
+  void painted();                                           // a stroke was laid
   void sitePointed(const std::optional<SiteId>& site);
 
  protected:

@@ -184,7 +184,7 @@
         <translation>Druck</translation>
     </message>
     <message>
-        <source>Plate, nozzle, speeds, retraction and the machine's own texts</source>
+        <source>Plate, nozzle, speeds, retraction and the machine&apos;s own texts</source>
         <translation>Platte, Düse, Tempo, Rückzug und die eigenen Texte der Maschine</translation>
     </message>
     <message>
@@ -316,8 +316,8 @@
         <translation> &lt;i&gt;Hingenommen: %L1&lt;/i&gt;</translation>
     </message>
     <message>
-        <source>&lt;p style='margin:2px'&gt;And %1 more.&lt;/p&gt;</source>
-        <translation>&lt;p style='margin:2px'&gt;Und %L1 weitere.&lt;/p&gt;</translation>
+        <source>&lt;p style=&apos;margin:2px&apos;&gt;And %1 more.&lt;/p&gt;</source>
+        <translation>&lt;p style=&apos;margin:2px&apos;&gt;Und %L1 weitere.&lt;/p&gt;</translation>
     </message>
     <message>
         <source>it took %1</source>
@@ -364,7 +364,7 @@
         <translation>%L1 Werkzeugwechsel.</translation>
     </message>
     <message>
-        <source>%1 of %2 pieces keep a body that dissolves. The others' bodies from the first filament save %3; %4 tool changes.</source>
+        <source>%1 of %2 pieces keep a body that dissolves. The others&apos; bodies from the first filament save %3; %4 tool changes.</source>
         <translation>%L1 von %L2 Stücken behalten einen Körper, der sich löst. Die Körper der anderen aus dem ersten Filament sparen %L3; %L4 Werkzeugwechsel.</translation>
     </message>
     <message>
@@ -612,7 +612,7 @@
         <translation>G-Code-Datei probieren…</translation>
     </message>
     <message>
-        <source>Any program's G-code: shown layer by layer, coloured by what each line stands on, with its verdict. The project stays as it is.</source>
+        <source>Any program&apos;s G-code: shown layer by layer, coloured by what each line stands on, with its verdict. The project stays as it is.</source>
         <translation>G-Code irgendeines Programms: Schicht für Schicht gezeigt, gefärbt nach dem, worauf jede Linie liegt, mit Urteil. Das Projekt bleibt, wie es ist.</translation>
     </message>
     <message>
@@ -2038,10 +2038,6 @@ Es wird jetzt probiert. Behalten Sie es, oder lassen Sie alles, wie es war.</tra
         <translation>Einen Teil des Namens tippen: ein Befehl, eine Einstellung, ein Teil, ein Befund, eine Seite des Handbuchs</translation>
     </message>
     <message>
-        <source>&lt;tr&gt;&lt;td&gt;Scene · turn by 15°, with Shift to the next straight view&lt;/td&gt;&lt;td&gt;Arrows&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Scene · hide supports while held&lt;/td&gt;&lt;td&gt;`&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Scene · slide while held&lt;/td&gt;&lt;td&gt;Space&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Scene · brush size&lt;/td&gt;&lt;td&gt;Ctrl+wheel&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Scene · slide the cut&lt;/td&gt;&lt;td&gt;Shift+wheel&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Strip · one layer, with Shift ten&lt;/td&gt;&lt;td&gt;Wheel&lt;/td&gt;&lt;/tr&gt;&lt;/table&gt;</source>
-        <translation>&lt;tr&gt;&lt;td&gt;Bild · um 15° drehen, mit Umschalt zur nächsten geraden Ansicht&lt;/td&gt;&lt;td&gt;Pfeile&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Bild · Stützen verbergen, solange gehalten&lt;/td&gt;&lt;td&gt;`&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Bild · schieben, solange gehalten&lt;/td&gt;&lt;td&gt;Leertaste&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Bild · Pinselgröße&lt;/td&gt;&lt;td&gt;Strg+Rad&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Bild · den Schnitt schieben&lt;/td&gt;&lt;td&gt;Umschalt+Rad&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Leiste · eine Schicht, mit Umschalt zehn&lt;/td&gt;&lt;td&gt;Rad&lt;/td&gt;&lt;/tr&gt;&lt;/table&gt;</translation>
-    </message>
-    <message>
         <source>Close</source>
         <translation>Schließen</translation>
     </message>
@@ -2056,6 +2052,18 @@ Es wird jetzt probiert. Behalten Sie es, oder lassen Sie alles, wie es war.</tra
     <message>
         <source>Close all the same</source>
         <translation>Trotzdem schließen</translation>
+    </message>
+    <message>
+        <source>Nearer</source>
+        <translation>Näher heran</translation>
+    </message>
+    <message>
+        <source>Farther</source>
+        <translation>Weiter weg</translation>
+    </message>
+    <message>
+        <source>&lt;tr&gt;&lt;td&gt;Scene · turn by 15°, with Shift to the next straight view&lt;/td&gt;&lt;td&gt;Arrows&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Scene · move the cross, with Shift by one pixel&lt;/td&gt;&lt;td&gt;Ctrl+Arrows&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Scene · the left button at the cross, with Shift the other mark&lt;/td&gt;&lt;td&gt;Return&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Scene · hide supports while held&lt;/td&gt;&lt;td&gt;`&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Scene · slide while held&lt;/td&gt;&lt;td&gt;Space&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Scene · brush size&lt;/td&gt;&lt;td&gt;Ctrl+wheel&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Scene · slide the cut&lt;/td&gt;&lt;td&gt;Shift+wheel&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Strip · one layer, with Shift ten&lt;/td&gt;&lt;td&gt;Wheel&lt;/td&gt;&lt;/tr&gt;&lt;/table&gt;</source>
+        <translation>&lt;tr&gt;&lt;td&gt;Bild · um 15° drehen, mit Umschalt zur nächsten geraden Ansicht&lt;/td&gt;&lt;td&gt;Pfeile&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Bild · das Kreuz bewegen, mit Umschalt um ein Pixel&lt;/td&gt;&lt;td&gt;Strg+Pfeile&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Bild · linke Taste am Kreuz, mit Umschalt die andere Marke&lt;/td&gt;&lt;td&gt;Eingabe&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Bild · Stützen verbergen, solange gehalten&lt;/td&gt;&lt;td&gt;`&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Bild · schieben, solange gehalten&lt;/td&gt;&lt;td&gt;Leertaste&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Bild · Pinselgröße&lt;/td&gt;&lt;td&gt;Strg+Rad&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Bild · den Schnitt schieben&lt;/td&gt;&lt;td&gt;Umschalt+Rad&lt;/td&gt;&lt;/tr&gt;&lt;tr&gt;&lt;td&gt;Leiste · eine Schicht, mit Umschalt zehn&lt;/td&gt;&lt;td&gt;Rad&lt;/td&gt;&lt;/tr&gt;&lt;/table&gt;</translation>
     </message>
 </context>
 <context>
@@ -2248,7 +2256,7 @@ Es wird jetzt probiert. Behalten Sie es, oder lassen Sie alles, wie es war.</tra
         <translation>erzwingt</translation>
     </message>
     <message>
-        <source>Support under every underside in it that leans more than the zone's own lean.</source>
+        <source>Support under every underside in it that leans more than the zone&apos;s own lean.</source>
         <translation>Stützen unter jeder Unterseite darin, die sich mehr neigt als die eigene Neigung der Zone.</translation>
     </message>
     <message>
@@ -2400,7 +2408,7 @@ Es wird jetzt probiert. Behalten Sie es, oder lassen Sie alles, wie es war.</tra
         <translation>Löschen</translation>
     </message>
     <message>
-        <source>Looking for the part's symmetry…</source>
+        <source>Looking for the part&apos;s symmetry…</source>
         <translation>Sucht die Symmetrie des Teils…</translation>
     </message>
     <message>
@@ -2502,7 +2510,7 @@ Es wird jetzt probiert. Behalten Sie es, oder lassen Sie alles, wie es war.</tra
         <translation>Spiegeln</translation>
     </message>
     <message>
-        <source>Mirrors the part along the plate's %1.</source>
+        <source>Mirrors the part along the plate&apos;s %1.</source>
         <translation>Spiegelt das Teil entlang %L1 der Platte.</translation>
     </message>
     <message>
@@ -2574,7 +2582,7 @@ Es wird jetzt probiert. Behalten Sie es, oder lassen Sie alles, wie es war.</tra
         <translation>Anhub</translation>
     </message>
     <message>
-        <source>From the plate to the part's lowest point. A lifted part stays up when it is turned; at 0 it rests on the plate.</source>
+        <source>From the plate to the part&apos;s lowest point. A lifted part stays up when it is turned; at 0 it rests on the plate.</source>
         <translation>Von der Platte zum tiefsten Punkt des Teils. Ein angehobenes Teil bleibt oben, wenn es gedreht wird; bei 0 steht es auf der Platte.</translation>
     </message>
     <message>
@@ -2679,7 +2687,7 @@ Es wird jetzt probiert. Behalten Sie es, oder lassen Sie alles, wie es war.</tra
 <context>
     <name>trellis::PrintPage</name>
     <message>
-        <source>Writing G-code keeps a version: all that was printed, under six letters that stand in the G-code's head. Note here what became of it.</source>
+        <source>Writing G-code keeps a version: all that was printed, under six letters that stand in the G-code&apos;s head. Note here what became of it.</source>
         <translation>G-Code schreiben behält eine Fassung: alles Gedruckte, unter sechs Buchstaben, die im Kopf des G-Codes stehen. Schreiben Sie hier auf, was daraus wurde.</translation>
     </message>
     <message>
@@ -2824,7 +2832,10 @@ Es wird jetzt probiert. Behalten Sie es, oder lassen Sie alles, wie es war.</tra
     </message>
     <message numerus="yes">
         <source>%n picture(s)</source>
-        <translation><numerusform>%n Bild</numerusform><numerusform>%n Bilder</numerusform></translation>
+        <translation>
+            <numerusform>%n Bild</numerusform>
+            <numerusform>%n Bilder</numerusform>
+        </translation>
     </message>
     <message>
         <source>Best: %1 %2 %3.</source>
@@ -3074,7 +3085,7 @@ Es wird jetzt probiert. Behalten Sie es, oder lassen Sie alles, wie es war.</tra
         <translation>Alle Werte: %L1</translation>
     </message>
     <message>
-        <source>This project's %1 has other figures than yours of that name. Choose it again to use yours.</source>
+        <source>This project&apos;s %1 has other figures than yours of that name. Choose it again to use yours.</source>
         <translation>%L1 dieses Projekts hat andere Werte als Ihres unter diesem Namen. Noch einmal wählen, um Ihres zu nehmen.</translation>
     </message>
 </context>
@@ -3142,7 +3153,7 @@ Es wird jetzt probiert. Behalten Sie es, oder lassen Sie alles, wie es war.</tra
 %L1 bis %L2 %L3</translation>
     </message>
     <message>
-        <source>Back to the plate's</source>
+        <source>Back to the plate&apos;s</source>
         <translation>Zurück zu dem der Platte</translation>
     </message>
     <message>
@@ -3811,7 +3822,7 @@ ein Anfang in der Luft: anklicken, um hinzugehen</translation>
         <translation>nur die in der Hand</translation>
     </message>
     <message>
-        <source>with the other's outlines</source>
+        <source>with the other&apos;s outlines</source>
         <translation>mit den Umrissen der anderen</translation>
     </message>
     <message>

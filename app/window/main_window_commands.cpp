@@ -183,6 +183,8 @@ void MainWindow::makeCommands() {
       {tr("Build"), tr("Build again"), QKeySequence("F5"), [this] { builder_->rebuild(); }, {}, hasParts},
       {tr("Build"), tr("Cancel building"), QKeySequence("Esc"), [this] { escape(); }},
       {tr("View"), tr("Fit"), QKeySequence("Home"), [this] { scene_->fitSlowly(); }},
+      {tr("View"), tr("Nearer"), QKeySequence("Ctrl++"), [this] { scene_->comeNearer(1.4); }},
+      {tr("View"), tr("Farther"), QKeySequence("Ctrl+-"), [this] { scene_->comeNearer(1 / 1.4); }},
       {tr("View"), tr("Turn over: from below, and back"), QKeySequence("Y"), [this] { scene_->turnOver(); }},
       {tr("View"), tr("From the front"), {}, [this] { scene_->lookFrom(-90, 0); }},
       {tr("View"), tr("From the right"), {}, [this] { scene_->lookFrom(0, 0); }},

@@ -113,6 +113,8 @@ void MainWindow::showShortcuts() {
                   .arg(command.menu, command.name, command.shortcut.toString().toHtmlEscaped());
   rows +=
       tr("<tr><td>Scene · turn by 15°, with Shift to the next straight view</td><td>Arrows</td></tr>"
+         "<tr><td>Scene · move the cross, with Shift by one pixel</td><td>Ctrl+Arrows</td></tr>"
+         "<tr><td>Scene · the left button at the cross, with Shift the other mark</td><td>Return</td></tr>"
          "<tr><td>Scene · hide supports while held</td><td>`</td></tr>"
          "<tr><td>Scene · slide while held</td><td>Space</td></tr>"
          "<tr><td>Scene · brush size</td><td>Ctrl+wheel</td></tr>"
