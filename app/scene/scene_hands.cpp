@@ -7,6 +7,7 @@
 #include "core/assess/why.hpp"
 #include "core/base/key.hpp"
 #include "core/base/short_name.hpp"
+#include "core/mesh/plane.hpp"
 #include "core/overhang/lean.hpp"
 
 #include <QHelpEvent>
@@ -41,7 +42,7 @@ std::optional<SceneView::Hit> SceneView::hitAt(const QPointF& pixel) {
       const double distance = (at - ray.origin).norm();
       if (distance < nearest) {
         nearest = distance;
-        const Eigen::Matrix3d normalToPlate = toPlate.linear().inverse().transpose();
+        const Eigen::Matrix3d normalToPlate = normalMap(toPlate);
         best = Hit{p, hit->facet, at, leanOf((normalToPlate * part.mesh->normal(hit->facet)).normalized())};
       }
       break;
@@ -147,6 +148,9 @@ void SceneView::mousePressEvent(QMouseEvent* event) {
   wentTo_.reset();
   const Handle* handle = handleAt(handles_, camera_, event->position());
   const auto hit = hitAt(event->position());
+  const bool picks = !handle && hand_.brush().tool == Tool::pick && !supportsStepAside();
+  auto support = picks ? supportAt(event->position()) : std::nullopt;
+  if (support && hit && support->distance >= (hit->at - camera_.eye()).norm()) support.reset();
   if (handle) {
     const std::size_t selected = view_.selection().back();
     const Part& part = *document_.project()->parts[selected];
@@ -165,11 +169,9 @@ void SceneView::mousePressEvent(QMouseEvent* event) {
     const bool known = std::erase(chosen, hit->part) > 0;
     if (!known || chosen.empty()) chosen.push_back(hit->part);
     view_.select(chosen);
-    if (const auto site = siteUnder(*hit)) Q_EMIT sitePicked(*site);
+    if (const auto site = siteUnder(*hit)) Q_EMIT sitePicked(*site, support.has_value());
   }
-  if (const auto support = drag_ || hand_.brush().tool != Tool::pick ? std::nullopt : supportAt(event->position());
-      support && (!hit || support->distance < (hit->at - camera_.eye()).norm()))
-    Q_EMIT piecePicked(support->piece);
+  if (support) Q_EMIT piecePicked(support->piece);
 }
 
 void SceneView::mouseMoveEvent(QMouseEvent* event) {

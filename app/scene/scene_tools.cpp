@@ -7,6 +7,7 @@
 #include "core/document/bounds.hpp"
 #include "core/document/zone_places.hpp"
 #include "core/marks/shadows.hpp"
+#include "core/mesh/plane.hpp"
 #include "core/mesh/underside.hpp"
 #include "core/support/covered.hpp"
 
@@ -250,7 +251,7 @@ SurfacePlace SceneView::placeFor(const QPointF& pixel, const Hit& hit) const {
   constexpr double cornerNear = 8;  // pixels
   const Part& part = *document_.project()->parts[hit.part];
   const Affine toPlate = transformOf(part.placement, *part.mesh);
-  const Vec3 normal = (toPlate.linear().inverse().transpose() * part.mesh->normal(hit.facet)).normalized();
+  const Vec3 normal = (normalMap(toPlate) * part.mesh->normal(hit.facet)).normalized();
   SurfacePlace place{hit.at, normal};
   double nearest = cornerNear;
   for (const Vec3& corner : part.mesh->corners(hit.facet))

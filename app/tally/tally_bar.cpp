@@ -28,7 +28,7 @@ Shares sharesOf(const Tally& tally) {
   Shares shares;
   for (std::size_t i = 0; i < featureCount; ++i) {
     const auto feature = static_cast<Feature>(i);
-    (feature == Feature::interfaceUpper || feature == Feature::interfaceLower ? shares.interface : isSupport(feature) || feature == Feature::raft ? shares.body
+    (isInterface(feature) ? shares.interface : isSupport(feature) || feature == Feature::raft ? shares.body
      : feature >= Feature::skirt ? shares.rest : shares.part) += tally.features[i];
   }
   return shares;

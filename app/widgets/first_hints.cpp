@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/first_hints.hpp"
 
+#include <QEvent>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QSettings>
@@ -12,6 +13,7 @@ namespace trellis {
 
 namespace {
 
+constexpr int margin = 14;  // pixels to the scene's rim
 constexpr const char* kept[] = {"hints/turn", "hints/see", "hints/paint"};
 
 bool isLeft(int hint) { return !QSettings().value(kept[hint]).toBool(); }
@@ -41,6 +43,12 @@ FirstHints::FirstHints(QWidget* scene) : QFrame(scene) {
     column->addWidget(rows_[hint]);
   }
   hide();
+  scene->installEventFilter(this);
+}
+
+bool FirstHints::eventFilter(QObject* scene, QEvent* event) {
+  if (event->type() == QEvent::Resize && isVisible()) settle();
+  return QFrame::eventFilter(scene, event);
 }
 
 void FirstHints::offer() { settle(); }
@@ -56,8 +64,14 @@ void FirstHints::settle() {
   const bool any = std::any_of(rows_, rows_ + count, [](const QWidget* row) { return !row->isHidden(); });
   setVisible(any);
   if (!any) return;
-  adjustSize();
-  move(14, 14);
+  const auto labels = findChildren<QLabel*>();
+  for (QLabel* label : labels) label->setWordWrap(false);
+  const int room = parentWidget()->width() - 2 * margin;
+  const bool wraps = sizeHint().width() > room;
+  for (QLabel* label : labels) label->setWordWrap(wraps);
+  const int width = wraps ? room : sizeHint().width();
+  resize(width, wraps ? heightForWidth(width) : sizeHint().height());
+  move(margin, margin);
   raise();
 }
 

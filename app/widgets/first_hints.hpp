@@ -18,6 +18,7 @@ class FirstHints : public QFrame {
 
  private:
   void settle();
+  bool eventFilter(QObject* scene, QEvent* event) override;
 
   QWidget* rows_[count];
 };

@@ -118,7 +118,9 @@ void MainWindow::layOut() {
   connect(scene_, &SceneView::sitePicked, study, &StudySheet::pickSite);
   compare_ = new CompareSheet(*document_, *builder_, *view_, *activity_, {*comparer_, *sweeper_, *notes_, *handover_});
   connect(scene_, &SceneView::piecePicked, &compare_->prints(), &PrintPage::notePiece);
-  connect(scene_, &SceneView::sitePicked, &compare_->prints(), &PrintPage::noteSite);
+  connect(scene_, &SceneView::sitePicked, &compare_->prints(), [this](const SiteId& site, bool behindSupport) {
+    if (!behindSupport) compare_->prints().noteSite(site);  // its piece is noted
+  });
   auto* check = new CheckSheet(*document_, *builder_, *view_);
   connect(check, &CheckSheet::gcodeAsked, this, &MainWindow::openGcodeByDialog);
   connect(check, &CheckSheet::reportAsked, this, &MainWindow::writeReport);

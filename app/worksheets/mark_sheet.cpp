@@ -5,7 +5,6 @@
 #include "app/widgets/hand_words.hpp"
 #include "app/widgets/tint_editor.hpp"
 #include "app/widgets/tool_icons.hpp"
-#include "core/base/short_name.hpp"
 
 #include <QButtonGroup>
 #include <QCheckBox>
@@ -33,10 +32,10 @@ int buttonOf(const Brush& brush) {
   return brush.coat == Coat::support ? static_cast<int>(brush.mark) : firstCoat + static_cast<int>(brush.coat);
 }
 
-QToolButton* pictured(const QString& name, const QIcon& icon, const QString& help) {
+QToolButton* pictured(const char* name, const QIcon& icon, const QString& help) {
   auto* button = new QToolButton;
-  button->setObjectName(name.toLower());
-  button->setText(name);
+  button->setObjectName(QString(name).toLower());
+  button->setText(MarkSheet::tr(name));
   button->setIcon(icon);
   button->setIconSize({32, 22});
   button->setToolButtonStyle(Qt::ToolButtonTextUnderIcon);
@@ -83,21 +82,22 @@ void MarkSheet::addTools() {
   auto* grid = new QGridLayout;
   grid->setSpacing(4);
   tools_ = new QButtonGroup(this);
-  const std::tuple<Tool, QString, QString> rows[] = {
-      {Tool::pick, tr("Pick"), tr("Selects parts, zones and props, and lays nothing. Key 0.")},
-      {Tool::ball, tr("Ball"), tr("Everything within a ball in space, round edges and undersides too. Key 1.")},
-      {Tool::sight, tr("Sight"), tr("Only what you see within the circle; what is hidden stays as it is. Key 2.")},
-      {Tool::face, tr("Face"),
+  const std::tuple<Tool, const char*, QString> rows[] = {
+      {Tool::pick, QT_TR_NOOP("Pick"), tr("Selects parts, zones and props, and lays nothing. Key 0.")},
+      {Tool::ball, QT_TR_NOOP("Ball"), tr("Everything within a ball in space, round edges and undersides too. Key 1.")},
+      {Tool::sight, QT_TR_NOOP("Sight"),
+       tr("Only what you see within the circle; what is hidden stays as it is. Key 2.")},
+      {Tool::face, QT_TR_NOOP("Face"),
        tr("The flat or smooth face under the pointer, up to a crease. It lights before you click. Key 3.")},
-      {Tool::site, tr("Site"), tr("The whole overhanging site under the pointer. Key 4.")},
-      {Tool::band, tr("Band"),
+      {Tool::site, QT_TR_NOOP("Site"), tr("The whole overhanging site under the pointer. Key 4.")},
+      {Tool::band, QT_TR_NOOP("Band"),
        tr("Everything between two heights: press at one, release at the other, on the part or on the strip. Key 5.")},
-      {Tool::zone, tr("Zone"),
+      {Tool::zone, QT_TR_NOOP("Zone"),
        tr("A solid that decides for what it covers. Click: it lands there and covers the whole site. Key Z.")},
-      {Tool::prop, tr("Prop"), tr("One support exactly here. Drag it along the surface. Key R.")},
-      {Tool::remove, tr("Remove"),
+      {Tool::prop, QT_TR_NOOP("Prop"), tr("One support exactly here. Drag it along the surface. Key R.")},
+      {Tool::remove, QT_TR_NOOP("Remove"),
        tr("Point at a support: what would go lights up, with its grams. Click: it goes, its neighbours stay. Key D.")},
-      {Tool::measure, tr("Measure"), tr("The distance between two places, along the axes too. Key I.")}};
+      {Tool::measure, QT_TR_NOOP("Measure"), tr("The distance between two places, along the axes too. Key I.")}};
   for (const auto& [tool, name, help] : rows) {
     QToolButton* button = pictured(name, iconOf(tool), help);
     const int i = static_cast<int>(tool);
@@ -114,21 +114,21 @@ void MarkSheet::addMarks() {
   auto* kinds = new QHBoxLayout;
   kinds->setSpacing(4);
   marks_ = new QButtonGroup(this);
-  const std::tuple<Mark, QString, QString> rows[] = {
-      {Mark::enforce, tr("enforce"),
+  const std::tuple<Mark, const char*, QString> rows[] = {
+      {Mark::enforce, QT_TR_NOOP("enforce"),
        tr("Support goes under what is marked, whatever its lean; a marked wall is held. Key E.")},
-      {Mark::block, tr("block"), tr("No support under what is marked, and none stands on it. Key B.")},
-      {Mark::none, tr("clear"), tr("Takes marks away. Key N, or hold Ctrl while laying.")}};
+      {Mark::block, QT_TR_NOOP("block"), tr("No support under what is marked, and none stands on it. Key B.")},
+      {Mark::none, QT_TR_NOOP("clear"), tr("Takes marks away. Key N, or hold Ctrl while laying.")}};
   for (const auto& [mark, name, help] : rows) {
     QToolButton* button = pictured(name, iconOf(mark), help);
     marks_->addButton(button, static_cast<int>(mark));
     kinds->addWidget(button);
   }
-  const std::tuple<Coat, QString, QString> rowsOfCoats[] = {
-      {Coat::clean, tr("clean"),
+  const std::tuple<Coat, const char*, QString> rowsOfCoats[] = {
+      {Coat::clean, QT_TR_NOOP("clean"),
        tr("Keeps what is marked free of any contact: no support, and nothing stands on it. With Ctrl it may be touched "
           "again. Key K.")},
-      {Coat::seen, tr("seen"),
+      {Coat::seen, QT_TR_NOOP("seen"),
        tr("This will be looked at: support goes elsewhere where that carries as much, and a scar here counts tenfold. "
           "Softer than clean. With Ctrl it is not seen. Key O.")}};
   for (const auto& [coat, name, help] : rowsOfCoats) {
@@ -206,11 +206,11 @@ void MarkSheet::addZoneAndProp() {
   auto* as = new QHBoxLayout;
   as->setSpacing(4);
   zoneAs_ = new QButtonGroup(this);
-  const std::tuple<ZoneAs, QString, QString> rows[] = {
-      {ZoneAs::enforce, tr("enforces"),
+  const std::tuple<ZoneAs, const char*, QString> rows[] = {
+      {ZoneAs::enforce, QT_TR_NOOP("enforces"),
        tr("Support under every underside in it that leans more than the zone's own lean.")},
-      {ZoneAs::block, tr("blocks"), tr("No support under what is in it.")},
-      {ZoneAs::keepClear, tr("keeps clear"), tr("No support in it, and none passes through.")}};
+      {ZoneAs::block, QT_TR_NOOP("blocks"), tr("No support under what is in it.")},
+      {ZoneAs::keepClear, QT_TR_NOOP("keeps clear"), tr("No support in it, and none passes through.")}};
   for (const auto& [kind, name, help] : rows) {
     QToolButton* button = pictured(name, iconOf(kind), help);
     zoneAs_->addButton(button, static_cast<int>(kind));
@@ -336,32 +336,6 @@ void MarkSheet::clear(Clearing what) {
   if (view_.selectedPart() >= 0) document_.perform(ClearDecisions{view_.selection().back(), what});
 }
 
-// By marks, zones and choices together, as last built; until then by marks alone.
-MarkSheet::Amounts MarkSheet::amountsOf(const Part& part, const Affine& toPlate) {
-  Amounts amounts{markedArea(*part.mesh, toPlate, *part.marks, Mark::enforce),
-                  markedArea(*part.mesh, toPlate, *part.marks, Mark::block),
-                  markedArea(*part.mesh, toPlate, *part.clean, Mark::block),
-                  markedArea(*part.mesh, toPlate, *part.seen, Mark::block)};
-  const Shown& shown = builder_.shown();
-  const std::size_t p = view_.selection().back();
-  if (!shown.build || builder_.isStale() || p >= shown.build->parts.size()) return amounts;
-  const PartBuild& built = shown.build->parts[p];
-  if (decided_.first != built.resolved) decided_ = {built.resolved, decidedBeside(built)};
-  amounts.enforced += decided_.second.enforced;
-  amounts.blocked += decided_.second.blocked;
-  return amounts;
-}
-
-// What was decided and changes nothing is said where it was decided, as soon as it is known.
-void MarkSheet::refreshIdle() {
-  QStringList words;
-  for (const Finding& finding : builder_.findings())
-    if (finding.part == view_.selectedPart() && !finding.accepted && isAboutDecision(finding.code))
-      words << "△ " + QString::fromStdString(finding.message + " " + finding.detail);
-  idle_->setVisible(!words.isEmpty());
-  idle_->setText(words.join("\n"));
-}
-
 void MarkSheet::refresh() {
   const Brush& brush = hand_.brush();
   if (QAbstractButton* button = tools_->button(static_cast<int>(brush.tool))) button->setChecked(true);
@@ -403,16 +377,7 @@ void MarkSheet::refresh() {
                       : hand_.twinAxis() >= 0
                           ? tr("The plane goes through the middle of the mesh.")
                           : tr("%1 % of the surface has its mirror image.").arg(symmetry->fit * 100, 0, 'f', 0));
-  if (view_.selectedPart() < 0) return laid_->setText(tr("No part is selected."));
-  const Part& part = *document_.project()->parts[view_.selection().back()];
-  const Affine toPlate = transformOf(part.placement, *part.mesh);
-  const Amounts amounts = amountsOf(part, toPlate);
-  laid_->setText(tr("%1: %2 mm² enforced, %3 mm² blocked, %4 mm² kept clean, %5 mm² seen")
-                     .arg(QString::fromStdString(shortName(part.name)))
-                     .arg(amounts.enforced, 0, 'f', 0)
-                     .arg(amounts.blocked, 0, 'f', 0)
-                     .arg(amounts.clean, 0, 'f', 0)
-                     .arg(amounts.seen, 0, 'f', 0));
+  refreshLaid();
 }
 
 }  // namespace trellis

@@ -36,6 +36,7 @@ class MarkSheet : public Worksheet {
   void chooseSolid();
   void refresh();
   void refreshIdle();
+  void refreshLaid();
   struct Amounts {
     double enforced, blocked, clean, seen;  // mm²
   };
