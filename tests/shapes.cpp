@@ -161,6 +161,21 @@ BuildPtr build(const ProjectPtr& project) {
   return buildProject(store, project, Progress());
 }
 
+std::shared_ptr<const Supports> supportsOf(const ProjectPtr& project) {
+  Store store;
+  Progress progress;
+  std::shared_ptr<const Supports> found;
+  const auto take = [&](const std::shared_ptr<const Supports>& supports) {
+    found = supports;
+    progress.cancel();
+  };
+  try {
+    buildProject(store, project, progress, {{}, take});
+  } catch (const Cancelled&) {  // what comes after is not asked for
+  }
+  return found;
+}
+
 std::string gcodeOf(const ProjectPtr& project) { return gcodeOf(*project, *build(project), Progress()); }
 
 std::map<long, double> supportAreas(const Build& build) {

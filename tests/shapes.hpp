@@ -41,6 +41,7 @@ Vec3 onPlate(const Project& project, const Vec3& mesh);
 Operation keepClean(const Vec3& at);
 ProjectPtr after(ProjectPtr project, const std::vector<Operation>& operations);
 BuildPtr build(const ProjectPtr& project);
+std::shared_ptr<const Supports> supportsOf(const ProjectPtr& project);  // without lines, time and judgement
 std::string gcodeOf(const ProjectPtr& project);
 
 // Area of all support of one layer height, mm², by the top of the layer.

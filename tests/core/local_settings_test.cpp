@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Settings that a tint, site, zone or prop has of its own: each takes effect in the G-code there, and nowhere else.
 #include "core/document/project_file.hpp"
+#include "core/results/gcode_text.hpp"
 #include "tests/printed.hpp"
 #include "tests/shapes.hpp"
 
@@ -97,10 +98,10 @@ struct Sides {
 };
 
 // Support lines on each side of the post, in figures.
-Sides supportLines(const ProjectPtr& project) {
+Sides supportLines(Store& store, const ProjectPtr& project) {
   const double left = onPlate(*project, {0, 0, 0}).x();
   Sides sides;
-  for (const Bead& bead : readBeads(gcodeOf(project))) {
+  for (const Bead& bead : readBeads(gcodeOf(*project, *buildProject(store, project, Progress()), Progress()))) {
     if (!bead.feature.starts_with("support.")) continue;
     Lines& side = std::max(bead.x0, bead.x1) < left ? sides.left : sides.right;
     side.insert(fmt::format("{} {:.3f} {:.3f} {:.3f} {:.3f} {:.3f} {:.5f} {}", bead.feature, bead.x0, bead.y0, bead.x1,
@@ -112,6 +113,7 @@ Sides supportLines(const ProjectPtr& project) {
 class OwnSettings : public testing::TestWithParam<Carrier> {};
 
 TEST_P(OwnSettings, TakeEffectThereAndNowhereElse) {
+  Store store;  // most of one build is the next one's too
   std::map<std::pair<Overrides, bool>, Sides> before;
   std::set<std::string> tried;
   for (const Key& key : keys()) {
@@ -119,10 +121,10 @@ TEST_P(OwnSettings, TakeEffectThereAndNowhereElse) {
     if (key.isHold && GetParam() != Carrier::tint && GetParam() != Carrier::prop) continue;
     if (key.key == "support.normal.column" && GetParam() == Carrier::prop) continue;  // it is as wide as it says
     const auto [known, fresh] = before.try_emplace({key.beside, key.isHold});
-    if (fresh) known->second = supportLines(decided(GetParam(), key.beside, key.isHold));
+    if (fresh) known->second = supportLines(store, decided(GetParam(), key.beside, key.isHold));
     Overrides own = key.beside;
     own.insert_or_assign(key.key, key.value);
-    const Sides now = supportLines(decided(GetParam(), own, key.isHold));
+    const Sides now = supportLines(store, decided(GetParam(), own, key.isHold));
     EXPECT_NE(known->second.right, now.right) << key.key << " does nothing";
     EXPECT_TRUE(known->second.left == now.left) << key.key << " does something elsewhere";
     ASSERT_FALSE(known->second.left.empty());

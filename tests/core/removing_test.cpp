@@ -100,8 +100,8 @@ TEST_P(SquareColumns, StandApartByALineAndAsWideAsAsked) {
 TEST_P(SquareColumns, GoOneByOne) {
   ProjectPtr project = flatTable(GetParam());
   std::mt19937 chance(7);
+  BuildPtr before = build(project);
   for (int round = 0; round < 10; ++round) {
-    const BuildPtr before = build(project);
     const std::vector<Vec3> columns = middlesAt(*before, 6);
     const Vec3 at = columns[chance() % columns.size()];
     const std::size_t piece = *pieceAt(*before, at);
@@ -111,6 +111,7 @@ TEST_P(SquareColumns, GoOneByOne) {
     EXPECT_NEAR(supportVolume(*before) - supportVolume(*left), own, 0.01 * own) << "round " << round;
     EXPECT_EQ(left->support->pieces.size(), before->support->pieces.size() - 1);
     EXPECT_FALSE(pieceAt(*left, at).has_value());
+    before = left;
   }
 }
 

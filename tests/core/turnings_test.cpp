@@ -155,7 +155,7 @@ double rankCorrelation(const std::vector<double>& a, const std::vector<double>& 
   return 1 - 6 * sum / (n * (n * n - 1));
 }
 
-// Estimates against whole builds of the same turnings.
+// Estimates against the supports built for the same turnings.
 class RankTest : public testing::TestWithParam<const char*> {};
 
 TEST_P(RankTest, EstimatesOrderTurningsAsBuildsDo) {
@@ -170,7 +170,7 @@ TEST_P(RankTest, EstimatesOrderTurningsAsBuildsDo) {
     PlacePart place;
     place.turn = turning.turn;
     double volume = 0;
-    const auto result = build(performed(*project, place));
+    const auto result = supportsOf(performed(*project, place));
     for (const SupportLayer& layer : result->support->layers)
       for (const PieceRegion& region : layer.regions) volume += area(region.area) * (layer.top - layer.bottom);
     estimated.push_back(turning.supportVolume);

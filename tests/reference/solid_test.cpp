@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Solid where it is solid, read from G-code alone: how much is laid over what the part's section holds, and what stays
 // open between the lines. Sections are known from the shapes, by elementary geometry.
+#include "core/results/gcode_text.hpp"
 #include "tests/package_mesh.hpp"
 #include "tests/printed.hpp"
 #include "tests/shapes.hpp"
@@ -168,11 +169,12 @@ class SolidPart : public testing::TestWithParam<const char*> {};
 // The first layer of things that nobody made for this.
 TEST_P(SolidPart, FirstLayersHaveTheirVolume) {
   const std::string name = GetParam();
-  const ProjectPtr project = projectOf(name.starts_with("demo_") ? demoPart(name.substr(5)) : packageMesh(name));
+  const ProjectPtr project =
+      projectOf(name.starts_with("demo_") ? demoPart(name.substr(5)) : packageMesh(name), {{"support.on", false}});
   const BuildPtr built = build(project);
   const double section = area(built->parts[0].sections->front());
   if (section < 20) GTEST_SKIP() << "stands on a spot";
-  const Raster raster(readBeads(gcodeOf(project)), layer);
+  const Raster raster(readBeads(gcodeOf(*project, *built, Progress())), layer);
   EXPECT_NEAR(raster.volume() / (section * layer), 1, 0.03) << name;
 }
 

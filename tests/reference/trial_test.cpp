@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The trial print of whole builds: against the definition of a floating start, and against beads joined with plain
 // Clipper.
+#include "core/results/gcode_text.hpp"
 #include "core/trial/trial_report.hpp"
 #include "tests/package_mesh.hpp"
 #include "tests/printed.hpp"
@@ -67,7 +68,7 @@ class BareTrialOf : public testing::TestWithParam<const char*> {};
 TEST_P(BareTrialOf, FindsTheFloatingStartsOfTheSectionsAndNoOthers) {
   const ProjectPtr project = demoProject(GetParam(), {{"support.on", false}});
   const BuildPtr built = build(project);
-  const TrialPrint trial = tried(gcodeOf(project));
+  const TrialPrint trial = tried(gcodeOf(*project, *built, Progress()));
   const std::vector<FloatingStart>& expected = built->parts[0].overhangs->starts;
   EXPECT_EQ(trial.starts.size(), expected.size());
   for (const FloatingStart& start : expected) {
