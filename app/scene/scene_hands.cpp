@@ -10,6 +10,7 @@
 #include "core/mesh/plane.hpp"
 #include "core/overhang/lean.hpp"
 
+#include <QGuiApplication>
 #include <QHelpEvent>
 #include <QMouseEvent>
 #include <QToolTip>
@@ -189,22 +190,34 @@ void SceneView::mouseMoveEvent(QMouseEvent* event) {
     document_.perform(drag_->to(camera_, event->position(), event->modifiers() & Qt::ShiftModifier), dragBegun_);
     dragBegun_ = true;
     lightCovered();
+  } else if (event->buttons() & Qt::LeftButton) {
+    pointAt(event->position());
+    dragTool(event->position(), over_);
   } else {
-    hot_ = handleAt(handles_, camera_, event->position());
-    over_ = hitAt(event->position());
-    if (hand_.brush().tool == Tool::remove)
-      showRemoval(event->position());
-    else
-      describe(over_, supportsStepAside() ? std::nullopt : supportAt(event->position()));
-    if (hand_.isSettling()) showGhost(over_);
-    if (event->buttons() & Qt::LeftButton) {
-      dragTool(event->position(), over_);
-    } else {
-      preview(over_);
-      lightSiteAt(over_);
-    }
+    pointAt(event->position());
+    preview(over_);
+    lightSiteAt(over_);
   }
   update();
+}
+
+void SceneView::pointAt(const QPointF& pixel) {
+  pointedFrom_ = camera_.toScreen();
+  hot_ = handleAt(handles_, camera_, pixel);
+  over_ = hitAt(pixel);
+  if (hand_.brush().tool == Tool::remove)
+    showRemoval(pixel);
+  else
+    describe(over_, supportsStepAside() ? std::nullopt : supportAt(pixel));
+  if (hand_.isSettling()) showGhost(over_);
+}
+
+// The view moved or another build is shown under a pointer that rests: what is said and lit there is said anew.
+void SceneView::pointAgain() {
+  if (!pointedFrom_ || *pointedFrom_ == camera_.toScreen() || QGuiApplication::mouseButtons() != Qt::NoButton) return;
+  pointAt(lastPixel_);
+  preview(over_);
+  lightSiteAt(over_);
 }
 
 void SceneView::mouseReleaseEvent(QMouseEvent* event) {
@@ -289,6 +302,7 @@ bool SceneView::event(QEvent* event) {
 }
 
 void SceneView::leaveEvent(QEvent*) {
+  pointedFrom_.reset();
   over_.reset();
   preview(std::nullopt);
   removable_.clear();

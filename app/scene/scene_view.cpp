@@ -96,6 +96,7 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
     connect(&builder, signal, this, qOverload<>(&QWidget::update));
   connect(&builder, &Builder::shownChanged, this, &SceneView::refreshLegend);
   connect(&builder, &Builder::shownChanged, this, [this] {  // what was lit may be gone
+    if (pointedFrom_) pointedFrom_ = QMatrix4x4();
     removable_.clear();
     removal_.count = 0;
   });
@@ -120,6 +121,7 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
   restTimer_.setSingleShot(true);
   restTimer_.setInterval(restAfter);
   connect(&restTimer_, &QTimer::timeout, this, [this] {
+    pointAgain();
     fine_ = view_.pieceInHand() < 0;
     if (fine_) update();
   });

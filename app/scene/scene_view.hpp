@@ -155,6 +155,8 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   bool supportsStepAside() const;  // for a tool that works on the surface behind them
 
   std::optional<Hit> hitAt(const QPointF& pixel);
+  void pointAt(const QPointF& pixel);
+  void pointAgain();
   std::optional<SupportHit> supportAt(const QPointF& pixel);
   void describe(const std::optional<Hit>& hit, const std::optional<SupportHit>& support);
   void showGhost(const std::optional<Hit>& hit);
@@ -235,6 +237,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   QPointF lastPixel_;
   Qt::KeyboardModifiers modifiers_;  // of the last event of the mouse
   std::optional<Hit> over_;
+  std::optional<QMatrix4x4> pointedFrom_;  // the view it was pointed at in; none while the pointer is elsewhere
   const Handle* hot_ = nullptr;
   std::optional<HandleDrag> drag_;
   bool dragBegun_ = false;

@@ -38,9 +38,13 @@ Shares sharesOf(const Tally& tally) {
 class ShareBar : public QWidget {
  public:
   explicit ShareBar(const Builder& builder) : builder_(builder) {
-    setFixedSize(200, 16);
+    setFixedHeight(16);
+    setMinimumWidth(60);
+    setMaximumWidth(200);
+    setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Fixed);
     setToolTip(QObject::tr("Filament by use: part, support body, interface, and the rest: skirt, brim, prime tower."));
   }
+  QSize sizeHint() const override { return maximumSize(); }
 
  protected:
   void paintEvent(QPaintEvent*) override {
@@ -168,12 +172,12 @@ void TallyBar::resizeEvent(QResizeEvent* event) {
   fitWords();
 }
 
-// The sum in as many words as there is room for.
+// The sum in as many words as there is room for beside the shortest bar.
 void TallyBar::fitWords() {
   if (filamentWords_.isEmpty()) return;
-  int others = 32;
+  int others = 32 + bar_->minimumWidth() + 16;
   for (const QWidget* widget :
-       std::initializer_list<const QWidget*>{time_, bar_, money_, stage_, progress_, cancel_, pin_, findings_, open_})
+       std::initializer_list<const QWidget*>{time_, money_, stage_, progress_, cancel_, pin_, findings_, open_})
     if (!widget->isHidden()) others += std::max(widget->minimumWidth(), widget->sizeHint().width()) + 16;
   for (const QString& words : filamentWords_) {
     filament_->setText(words);

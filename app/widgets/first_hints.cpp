@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/first_hints.hpp"
 
+#include "app/widgets/wrapping_label.hpp"
+
 #include <QEvent>
 #include <QHBoxLayout>
 #include <QLabel>
@@ -64,13 +66,7 @@ void FirstHints::settle() {
   const bool any = std::any_of(rows_, rows_ + count, [](const QWidget* row) { return !row->isHidden(); });
   setVisible(any);
   if (!any) return;
-  const auto labels = findChildren<QLabel*>();
-  for (QLabel* label : labels) label->setWordWrap(false);
-  const int room = parentWidget()->width() - 2 * margin;
-  const bool wraps = sizeHint().width() > room;
-  for (QLabel* label : labels) label->setWordWrap(wraps);
-  const int width = wraps ? room : sizeHint().width();
-  resize(width, wraps ? heightForWidth(width) : sizeHint().height());
+  fitWithin(this, parentWidget()->width() - 2 * margin);
   move(margin, margin);
   raise();
 }

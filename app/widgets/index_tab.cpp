@@ -12,7 +12,10 @@ IndexTab::IndexTab(const QString& name, const QString& key, QWidget* parent) : Q
   setToolTip(name + "  (" + key + ")");
   setCheckable(true);
   setFocusPolicy(Qt::TabFocus);
-  setFixedSize(sizeHint());
+  setFixedWidth(sizeHint().width());
+  setSizePolicy(QSizePolicy::Fixed, QSizePolicy::Preferred);
+  setMinimumHeight(fontMetrics().horizontalAdvance(name) + 16);  // in a low window all six come closer
+  setMaximumHeight(sizeHint().height());
 }
 
 void IndexTab::paintEvent(QPaintEvent*) {

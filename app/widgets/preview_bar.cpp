@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/preview_bar.hpp"
 
+#include "app/widgets/wrapping_label.hpp"
 #include "core/assess/report.hpp"
 
 #include <QHBoxLayout>
@@ -65,7 +66,7 @@ void PreviewBar::refresh() {
   setVisible(document_.isPreviewing());
   if (!document_.isPreviewing()) return;
   words_->setText(tr("Trying out: %1 · %2").arg(document_.previewName(), changes()));
-  adjustSize();
+  fitWithin(this, parentWidget()->width() - 24);
   move((parentWidget()->width() - width()) / 2, 12);
 }
 

@@ -65,7 +65,7 @@ MainWindow::MainWindow()
   constexpr int frame = 32;  // pixels, of a title bar: nobody knows it before the window is shown
   resize(QSize(1280, 800).boundedTo(screen()->availableSize() - QSize(0, frame)));
   restoreGeometry(QSettings().value("window").toByteArray());  // as it was left, maximised too
-  setMinimumSize(1024, 640);
+  setMinimumSize(920, 480);  // as much as a screen of 1920 × 1080 has at twice the size
   refreshTitle();
   document_->lookForJournals();
   if (handover_->left()) showPage(4);

@@ -143,8 +143,8 @@ TEST_F(KeyboardTest, APartIsDraggedByItsArrowAndNearedAndTurned) {
   const Handle arrow = window.scene().handles()[0];
   ASSERT_EQ(arrow.kind, Handle::move);
   const Vec3 grip = (arrow.line[0] + arrow.line[1]) / 2, was = part().placement.position;
-  dragByKeys(pixelOf(grip), pixelOf(grip + Vec3(6, 0, 0)));
-  EXPECT_NEAR(part().placement.position.x() - was.x(), 6, 0.5);
+  dragByKeys(pixelOf(grip), pixelOf(grip - Vec3(8, 0, 0)));
+  EXPECT_NEAR(part().placement.position.x() - was.x(), -8, 0.5);
 }
 
 TEST_F(KeyboardTest, TheStructureIsChosenAndASettingFoundByItsWords) {
