@@ -5,6 +5,7 @@
 #include "app/widgets/hand_words.hpp"
 #include "app/widgets/tint_editor.hpp"
 #include "app/widgets/tool_icons.hpp"
+#include "app/widgets/wrapping_label.hpp"
 
 #include <QButtonGroup>
 #include <QCheckBox>
@@ -148,7 +149,7 @@ void MarkSheet::addMarks() {
 
 QDoubleSpinBox* MarkSheet::addBox(QBoxLayout* line, const char* name, const QString& label, const QString& unit,
                                   double low, double high, int decimals, const QString& help) {
-  if (!label.isEmpty()) line->addWidget(new QLabel(label), 1);
+  if (!label.isEmpty()) line->addWidget(wrappingLabel("", label), 1);
   auto* box = new QDoubleSpinBox;
   box->setObjectName(name);
   box->setRange(low, high);

@@ -1,0 +1,103 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Frame times of the scene, each as a ratio to an empty one of the same size in this run. Needs a screen; nothing here
+// fails.
+#include "app/scene/scene_view.hpp"
+#include "app/theme/theme.hpp"
+#include "app/window/main_window.hpp"
+#include "core/base/files.hpp"
+#include "core/mesh/stl.hpp"
+#include "tests/shapes.hpp"
+
+#include <QApplication>
+#include <QTest>
+
+#include <fmt/format.h>
+
+namespace {
+
+using namespace trellis;
+using namespace trellis::test;
+using Clock = std::chrono::steady_clock;
+
+double since(Clock::time_point start) { return std::chrono::duration<double>(Clock::now() - start).count(); }
+
+double median(std::vector<double> all) {
+  std::sort(all.begin(), all.end());
+  return all[all.size() / 2];
+}
+
+// From asking for a picture to having it on the screen.
+double frame(SceneView& scene) {
+  const auto start = Clock::now();
+  scene.repaint();
+  scene.grabFramebuffer();  // waits for what was drawn
+  return since(start);
+}
+
+template <typename Change>
+double frames(SceneView& scene, const Change& change) {
+  scene.setLively(false);
+  std::vector<double> all;
+  for (int k = 0; k < 15; ++k) {
+    change(k);
+    all.push_back(frame(scene));
+  }
+  return median(all);
+}
+
+double turning(SceneView& scene) {
+  return frames(scene, [&](int) { scene.turnBy(7, 0); });
+}
+
+// The fine picture comes some time after the last movement; that time is not its own.
+double atRest(SceneView& scene) {
+  scene.setLively(true);
+  std::vector<double> all;
+  for (int k = 0; k < 5; ++k) {
+    std::vector<Clock::time_point> shown;
+    const auto heard = QObject::connect(&scene, &QOpenGLWidget::frameSwapped, [&] { shown.push_back(Clock::now()); });
+    scene.turnBy(7, 0);
+    if (!QTest::qWaitFor([&] { return shown.size() >= 2; }, 20000)) return 0;
+    QObject::disconnect(heard);
+    all.push_back(std::chrono::duration<double>(shown[1] - shown[0]).count() - SceneView::restAfter / 1e3);
+  }
+  scene.setLively(false);
+  return median(all);
+}
+
+void row(const char* what, double ours, double empty, const char* aim) {
+  fmt::print("{:<44}{:>10.1f} ms   {:<34}{:>10.1f} ms   {:>7.2f}×   {}\n", what, ours * 1e3, "an empty frame",
+             empty * 1e3, ours / empty, aim);
+  std::fflush(stdout);
+}
+
+}  // namespace
+
+int main(int argc, char** argv) {
+  askForOpenGl();
+  QApplication application(argc, argv);
+  installTheme(application);
+  MainWindow window;
+  window.resize(1280, 800);
+  window.show();
+  if (!QTest::qWaitForWindowExposed(&window)) return 1;
+  SceneView& scene = window.scene();
+  const auto built = [&] {
+    return QTest::qWaitFor([&] { return !window.document().project()->parts.empty() && !window.builder().isStale(); },
+                           600000);
+  };
+  QTest::qWait(200);
+  const double empty = turning(scene);
+  const ScratchFolder folder;
+  writeFileAtomically(folder / "ball.stl", writeStl(*sphere({0, 0, 40}, 40, 300, 500)));  // 299 000 facets
+  window.document().open(QString::fromStdString(folder / "ball.stl"));
+  if (!built()) return 1;
+  row("frame while turning, 300 k facets", turning(scene), empty, "aim 1.7×");
+  row("the fine frame at rest, 300 k facets", atRest(scene), empty, "aim 8×");
+  window.document().open(TRELLIS_DEMO_PROJECT);
+  if (!built()) return 1;
+  const double top = window.builder().shown().build->print.layers.back()->top;
+  row("scrubbing the demo's layers", frames(scene, [&](int k) { window.view().setRange(0, top * (0.2 + 0.05 * k)); }),
+      empty, "aim 2.5×");
+  window.document().letGo();
+}
