@@ -26,17 +26,15 @@ double median(std::vector<double> all) {
   return all[all.size() / 2];
 }
 
-// From asking for a picture to having it on the screen.
+// Draws a picture and waits for it.
 double frame(SceneView& scene) {
   const auto start = Clock::now();
-  scene.repaint();
-  scene.grabFramebuffer();  // waits for what was drawn
+  scene.grabFramebuffer();
   return since(start);
 }
 
 template <typename Change>
 double frames(SceneView& scene, const Change& change) {
-  scene.setLively(false);
   std::vector<double> all;
   for (int k = 0; k < 15; ++k) {
     change(k);
@@ -49,20 +47,11 @@ double turning(SceneView& scene) {
   return frames(scene, [&](int) { scene.turnBy(7, 0); });
 }
 
-// The fine picture comes some time after the last movement; that time is not its own.
 double atRest(SceneView& scene) {
-  scene.setLively(true);
-  std::vector<double> all;
-  for (int k = 0; k < 5; ++k) {
-    std::vector<Clock::time_point> shown;
-    const auto heard = QObject::connect(&scene, &QOpenGLWidget::frameSwapped, [&] { shown.push_back(Clock::now()); });
+  return frames(scene, [&](int) {
     scene.turnBy(7, 0);
-    if (!QTest::qWaitFor([&] { return shown.size() >= 2; }, 20000)) return 0;
-    QObject::disconnect(heard);
-    all.push_back(std::chrono::duration<double>(shown[1] - shown[0]).count() - SceneView::restAfter / 1e3);
-  }
-  scene.setLively(false);
-  return median(all);
+    scene.drawFinelyNext();
+  });
 }
 
 void row(const char* what, double ours, double empty, const char* aim) {
@@ -86,6 +75,7 @@ int main(int argc, char** argv) {
     return QTest::qWaitFor([&] { return !window.document().project()->parts.empty() && !window.builder().isStale(); },
                            600000);
   };
+  scene.setLively(false);
   QTest::qWait(200);
   const double empty = turning(scene);
   const ScratchFolder folder;

@@ -119,7 +119,8 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
   connect(switches_, &LayerSwitches::fromAboveAsked, this, &SceneView::lookFromAbove);
   connect(&view, &View::wentTo, this, &SceneView::goTo);
   restTimer_.setSingleShot(true);
-  restTimer_.setInterval(restAfter);
+  constexpr int rest = 150;  // ms without a new picture
+  restTimer_.setInterval(rest);
   connect(&restTimer_, &QTimer::timeout, this, [this] {
     pointAgain();
     fine_ = view_.pieceInHand() < 0;

@@ -47,7 +47,6 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   void turnBy(double yaw, double pitch);
   void turnToNextStraight(int yawSteps, int pitchSteps);
   void toggleParallel();
-  static constexpr int restAfter = 150;     // ms without a new picture, then the fine one comes
   void comeNearer(double times);            // under one: goes away
   void turnOver();                          // to look from below, and back
   void lookFrom(double yaw, double pitch);  // at all of it

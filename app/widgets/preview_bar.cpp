@@ -4,6 +4,7 @@
 #include "app/widgets/wrapping_label.hpp"
 #include "core/assess/report.hpp"
 
+#include <QEvent>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QPushButton>
@@ -34,7 +35,13 @@ PreviewBar::PreviewBar(Document& document, Builder& builder, View& view, QWidget
   connect(leave, &QPushButton::clicked, &document, &Document::leavePreview);
   connect(&document, &Document::changed, this, &PreviewBar::refresh);
   connect(&builder, &Builder::shownChanged, this, &PreviewBar::refresh);
+  parent->installEventFilter(this);
   refresh();
+}
+
+bool PreviewBar::eventFilter(QObject* watched, QEvent* event) {
+  if (event->type() == QEvent::Resize && isVisible()) settle();
+  return QFrame::eventFilter(watched, event);
 }
 
 // What the newest build says of the part that is tried out, against the build before.
@@ -66,6 +73,10 @@ void PreviewBar::refresh() {
   setVisible(document_.isPreviewing());
   if (!document_.isPreviewing()) return;
   words_->setText(tr("Trying out: %1 · %2").arg(document_.previewName(), changes()));
+  settle();
+}
+
+void PreviewBar::settle() {
   fitWithin(this, parentWidget()->width() - 24);
   move((parentWidget()->width() - width()) / 2, 12);
 }

@@ -19,6 +19,8 @@ class PreviewBar : public QFrame {
 
  private:
   void refresh();
+  void settle();  // in the middle of the scene, above
+  bool eventFilter(QObject* watched, QEvent* event) override;
   QString changes() const;
 
   Document& document_;

@@ -6,6 +6,21 @@
 
 namespace trellis {
 
+namespace {
+
+// At once: a layout in a layout hears of a changed label only with the next round of events.
+void setWraps(QWidget* card, bool wraps) {
+  for (QLabel* label : card->findChildren<QLabel*>()) label->setWordWrap(wraps);
+  for (QWidget* row : card->findChildren<QWidget*>())
+    if (row->layout()) {
+      row->layout()->invalidate();
+      row->updateGeometry();
+    }
+  card->layout()->invalidate();
+}
+
+}  // namespace
+
 QLabel* wrappingLabel(const char* look, const QString& words) {
   auto* label = new QLabel(words);
   label->setObjectName(look);
@@ -15,12 +30,9 @@ QLabel* wrappingLabel(const char* look, const QString& words) {
 }
 
 void fitWithin(QWidget* card, int room) {
-  const auto labels = card->findChildren<QLabel*>();
-  for (QLabel* label : labels) label->setWordWrap(false);
-  card->layout()->activate();
+  setWraps(card, false);
   const bool wraps = card->sizeHint().width() > room;
-  for (QLabel* label : labels) label->setWordWrap(wraps);
-  card->layout()->activate();
+  setWraps(card, wraps);
   if (wraps)
     card->resize(room, card->heightForWidth(room));
   else

@@ -19,7 +19,7 @@ namespace trellis {
 
 namespace {
 
-constexpr double leastSize = 1, mostSize = 2000;  // mm; outside, the file was hardly drawn in millimetres
+constexpr double leastSize = 2, mostSize = 2000;  // mm; outside, the file was hardly drawn in millimetres
 
 std::vector<MeshTreePtr> treesOf(const Project& project) {
   std::vector<MeshTreePtr> trees;

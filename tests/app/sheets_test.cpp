@@ -13,6 +13,7 @@
 #include <QListWidget>
 #include <QMenuBar>
 #include <QScrollArea>
+#include <QSettings>
 #include <QToolButton>
 
 #include <algorithm>
@@ -96,6 +97,30 @@ TEST_F(SheetsTest, NothingIsCutOffInASmallWindow) {
     window.resize(size);
     nothingIsCutOff();
     EXPECT_EQ(window.size(), size);
+  }
+}
+
+// Cards over the scene are as wide as their words, and wrap them where the scene is narrower.
+TEST_F(SheetsTest, WordsOfCardsOverTheSceneAreWhole) {
+  QSettings().remove("hints");
+  window.scene().setLively(true);  // pictures that are compared have no hints
+  open(table(30, 12, 3));
+  window.document().preview(ChangeSetting{"support.gap.above", 0.25});
+  for (const QSize& size : {QSize(1280, 800), QSize(960, 508)}) {
+    window.resize(size);
+    QTest::qWait(50);
+    settled();
+    for (const char* name : {"hints", "trial"}) {
+      const auto* card = window.findChild<QWidget*>(name);
+      ASSERT_TRUE(card->isVisible()) << name;
+      EXPECT_TRUE(window.scene().rect().contains(card->geometry())) << name << " at " << size.width();
+      for (const QLabel* label : card->findChildren<QLabel*>()) {
+        if (!label->isVisible()) continue;
+        const bool whole = label->wordWrap() ? label->height() >= label->heightForWidth(label->width())
+                                             : label->width() >= label->sizeHint().width();
+        EXPECT_TRUE(whole) << label->text().toStdString() << " at " << size.width();
+      }
+    }
   }
 }
 
