@@ -55,7 +55,11 @@ bool KeyPointer::pressKey(int key, Qt::KeyboardModifiers modifiers) {
   modifiers &= Qt::ShiftModifier | Qt::ControlModifier | Qt::AltModifier;
   if (modifiers & Qt::ControlModifier) return moves(key, modifiers);
   if (!isReturn(key) || modifiers & Qt::AltModifier) return false;
-  pointTo(isVisible() ? at_ : parentWidget()->rect().center());
+  if (!isVisible()) {  // nothing is done where nobody sees it
+    pointTo(parentWidget()->rect().center());
+    return true;
+  }
+  pointTo(at_);
   with_ = modifiers;
   pressed_ = true;
   send(QEvent::MouseButtonPress);
