@@ -45,6 +45,15 @@ std::vector<Plane> SceneView::cuts() const {
   return planes;
 }
 
+bool SceneView::isWhole() const { return !view_.cutaway() && !showsOneLayer() && view_.range().first <= 0; }
+
+bool SceneView::isSound(std::size_t part) const {
+  const Shown& shown = builder_.shown();
+  if (!shown.build || part >= shown.build->judged.size() || part >= document_.project()->parts.size()) return false;
+  if (shown.project->parts[part]->mesh != document_.project()->parts[part]->mesh) return false;
+  return shown.build->judged[part].health->sound();
+}
+
 void SceneView::closeCuts() {
   const bool parts = look_ != Look::supportsAlone, supports = drawsSupports() && !supportsStepAside();
   for (const Plane& plane : cuts()) {

@@ -63,7 +63,9 @@ void SceneView::drawParts() {
     const int first = p == 0 ? 0 : partEnds_[p - 1];
     const double lean = look_ == Look::scars ? 90 : hangsBeyond(settingsOf(*document_.project(), p));
     surface_->setUniformValue("freeLean", static_cast<float>(lean));  // scars are told apart on a plain surface
+    if (isWhole() && isSound(p)) glEnable(GL_CULL_FACE);              // nobody sees the backs
     glDrawArrays(GL_TRIANGLES, first, partEnds_[p] - first);
+    glDisable(GL_CULL_FACE);
   }
   parts_.array.release();
 }
@@ -90,7 +92,9 @@ void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
   }
   const bool glass = supportsStepAside();
   if (drawsSupports() && !glass) {
+    if (isWhole()) glEnable(GL_CULL_FACE);
     draw(supports_);
+    glDisable(GL_CULL_FACE);
     drawPiece(toScreen);
   }
   closeCuts();

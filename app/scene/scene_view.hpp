@@ -127,7 +127,9 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   QVector2D layersAsBeads() const;
   // Closed sections, see scene_cut.cpp.
   std::vector<Plane> cuts() const;
-  double solidTop() const;  // mm; above it lines are drawn
+  bool isWhole() const;                  // nothing is cut away
+  bool isSound(std::size_t part) const;  // its mesh, as far as it was looked over
+  double solidTop() const;               // mm; above it lines are drawn
   void closeCuts();
   void closeCut(const Plane& plane, float kind, const std::function<void()>& drawSolids);
   void setClip(QOpenGLShaderProgram& program, double top);  // mm, the highest that is drawn
