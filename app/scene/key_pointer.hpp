@@ -3,6 +3,7 @@
 // button, and it stays pressed for as long as Return is. The scene hears of it what it hears of a mouse.
 #pragma once
 
+#include <QEvent>
 #include <QWidget>
 
 namespace trellis {

@@ -29,6 +29,7 @@
 #include <QSettings>
 #include <QSplitter>
 #include <QStackedWidget>
+#include <QVBoxLayout>
 
 namespace trellis {
 

@@ -6,7 +6,7 @@
 #include "app/window/manual.hpp"
 
 #include <QAbstractSpinBox>
-#include <QCoreApplication>
+#include <QApplication>
 #include <QDialog>
 #include <QLabel>
 #include <QLineEdit>

@@ -19,6 +19,8 @@
 
 #include <unistd.h>
 
+#include <nlohmann/json.hpp>
+
 namespace trellis::test {
 
 namespace {
