@@ -190,18 +190,13 @@ void SceneView::mouseMoveEvent(QMouseEvent* event) {
     document_.perform(drag_->to(camera_, event->position(), event->modifiers() & Qt::ShiftModifier), dragBegun_);
     dragBegun_ = true;
     lightCovered();
-  } else if (event->buttons() & Qt::LeftButton) {
-    pointAt(event->position());
-    dragTool(event->position(), over_);
   } else {
-    pointAt(event->position());
-    preview(over_);
-    lightSiteAt(over_);
+    pointAt(event->position(), event->buttons() & Qt::LeftButton);
   }
   update();
 }
 
-void SceneView::pointAt(const QPointF& pixel) {
+void SceneView::pointAt(const QPointF& pixel, bool pressed) {
   pointedFrom_ = camera_.toScreen();
   hot_ = handleAt(handles_, camera_, pixel);
   over_ = hitAt(pixel);
@@ -210,14 +205,15 @@ void SceneView::pointAt(const QPointF& pixel) {
   else
     describe(over_, supportsStepAside() ? std::nullopt : supportAt(pixel));
   if (hand_.isSettling()) showGhost(over_);
+  if (pressed) return dragTool(pixel, over_);
+  preview(over_);
+  lightSiteAt(over_);
 }
 
 // The view moved or another build is shown under a pointer that rests: what is said and lit there is said anew.
 void SceneView::pointAgain() {
   if (!pointedFrom_ || *pointedFrom_ == camera_.toScreen() || QGuiApplication::mouseButtons() != Qt::NoButton) return;
-  pointAt(lastPixel_);
-  preview(over_);
-  lightSiteAt(over_);
+  pointAt(lastPixel_, false);
 }
 
 void SceneView::mouseReleaseEvent(QMouseEvent* event) {

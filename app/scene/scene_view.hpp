@@ -156,7 +156,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   bool supportsStepAside() const;  // for a tool that works on the surface behind them
 
   std::optional<Hit> hitAt(const QPointF& pixel);
-  void pointAt(const QPointF& pixel);
+  void pointAt(const QPointF& pixel, bool pressed);
   void pointAgain();
   std::optional<SupportHit> supportAt(const QPointF& pixel);
   void describe(const std::optional<Hit>& hit, const std::optional<SupportHit>& support);

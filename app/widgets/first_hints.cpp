@@ -1,9 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/first_hints.hpp"
 
-#include "app/widgets/wrapping_label.hpp"
-
-#include <QEvent>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QSettings>
@@ -22,7 +19,7 @@ bool isLeft(int hint) { return !QSettings().value(kept[hint]).toBool(); }
 
 }  // namespace
 
-FirstHints::FirstHints(QWidget* scene) : QFrame(scene) {
+FirstHints::FirstHints(QWidget* scene) : SceneCard(scene) {
   setObjectName("hints");
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(12, 6, 6, 6);
@@ -45,12 +42,6 @@ FirstHints::FirstHints(QWidget* scene) : QFrame(scene) {
     column->addWidget(rows_[hint]);
   }
   hide();
-  scene->installEventFilter(this);
-}
-
-bool FirstHints::eventFilter(QObject* scene, QEvent* event) {
-  if (event->type() == QEvent::Resize && isVisible()) settle();
-  return QFrame::eventFilter(scene, event);
 }
 
 void FirstHints::offer() { settle(); }
@@ -66,7 +57,7 @@ void FirstHints::settle() {
   const bool any = std::any_of(rows_, rows_ + count, [](const QWidget* row) { return !row->isHidden(); });
   setVisible(any);
   if (!any) return;
-  fitWithin(this, parentWidget()->width() - 2 * margin);
+  fitWithin(parentWidget()->width() - 2 * margin);
   move(margin, margin);
   raise();
 }

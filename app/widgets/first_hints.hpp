@@ -3,11 +3,11 @@
 // dismissed, and never comes again.
 #pragma once
 
-#include <QFrame>
+#include "app/widgets/scene_card.hpp"
 
 namespace trellis {
 
-class FirstHints : public QFrame {
+class FirstHints : public SceneCard {
   Q_OBJECT
  public:
   enum Hint { turn, see, paint, count };
@@ -17,8 +17,7 @@ class FirstHints : public QFrame {
   void done(Hint hint);
 
  private:
-  void settle();
-  bool eventFilter(QObject* scene, QEvent* event) override;
+  void settle() override;
 
   QWidget* rows_[count];
 };

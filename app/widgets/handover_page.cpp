@@ -8,7 +8,6 @@
 #include "core/results/gcode_text.hpp"
 
 #include <QComboBox>
-#include <QDate>
 #include <QLabel>
 #include <QProgressBar>
 #include <QPushButton>
@@ -144,11 +143,10 @@ void HandoverPage::print() {
     progress.report(0.1, "writing G-code");
     const std::string text = gcodeOf(*shown.project, *shown.build, progress);
     activity_.here([this, shown, port, text] {
-      if (!document_.isPreviewing())
-        document_.perform(KeepVersion{QDate::currentDate().toString(Qt::ISODate).toStdString()});
+      document_.keepVersion();
       const auto correction = timeCorrection(notes_.ofMachine());
       try {
-        handover_.begin({port, text, codeOf(withoutShelf(shown.project)), document_.title(),
+        handover_.begin({port, text, codeOf(shown.project), document_.title(),
                          trialRules(shown.project->settings).acceleration, correction ? correction->factor : 1.0});
       } catch (const std::exception& error) {
         activity_.fail(error.what());

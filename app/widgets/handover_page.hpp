@@ -12,6 +12,7 @@ class QComboBox;
 class QLabel;
 class QProgressBar;
 class QPushButton;
+class QVBoxLayout;
 
 namespace trellis {
 
@@ -25,8 +26,8 @@ class HandoverPage : public QWidget {
   void showEvent(QShowEvent* event) override;
 
  private:
-  void addStart(class QVBoxLayout* column);
-  void addProgress(class QVBoxLayout* column);
+  void addStart(QVBoxLayout* column);
+  void addProgress(QVBoxLayout* column);
   void listPorts();
   void print();
   void refresh();

@@ -12,6 +12,7 @@ class QComboBox;
 class QDoubleSpinBox;
 class QLabel;
 class QPushButton;
+class QVBoxLayout;
 
 namespace trellis {
 
@@ -25,8 +26,8 @@ class LadderPage : public QWidget {
   void showEvent(QShowEvent* event) override;
 
  private:
-  void addLadder(class QVBoxLayout* column);
-  void addFragment(class QVBoxLayout* column);
+  void addLadder(QVBoxLayout* column);
+  void addFragment(QVBoxLayout* column);
   QDoubleSpinBox* addBox(const char* name, double high, int decimals);
   LadderSpec spec() const;
   void takeUsual();

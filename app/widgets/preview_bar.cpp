@@ -1,10 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/preview_bar.hpp"
 
-#include "app/widgets/wrapping_label.hpp"
 #include "core/assess/report.hpp"
 
-#include <QEvent>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QPushButton>
@@ -12,7 +10,7 @@
 namespace trellis {
 
 PreviewBar::PreviewBar(Document& document, Builder& builder, View& view, QWidget* parent)
-    : QFrame(parent), document_(document), builder_(builder), view_(view) {
+    : SceneCard(parent), document_(document), builder_(builder), view_(view) {
   setObjectName("trial");
   auto* line = new QHBoxLayout(this);
   line->setContentsMargins(12, 6, 8, 6);
@@ -35,13 +33,7 @@ PreviewBar::PreviewBar(Document& document, Builder& builder, View& view, QWidget
   connect(leave, &QPushButton::clicked, &document, &Document::leavePreview);
   connect(&document, &Document::changed, this, &PreviewBar::refresh);
   connect(&builder, &Builder::shownChanged, this, &PreviewBar::refresh);
-  parent->installEventFilter(this);
   refresh();
-}
-
-bool PreviewBar::eventFilter(QObject* watched, QEvent* event) {
-  if (event->type() == QEvent::Resize && isVisible()) settle();
-  return QFrame::eventFilter(watched, event);
 }
 
 // What the newest build says of the part that is tried out, against the build before.
@@ -77,7 +69,7 @@ void PreviewBar::refresh() {
 }
 
 void PreviewBar::settle() {
-  fitWithin(this, parentWidget()->width() - 24);
+  fitWithin(parentWidget()->width() - 24);
   move((parentWidget()->width() - width()) / 2, 12);
 }
 

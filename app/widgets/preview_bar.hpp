@@ -2,25 +2,23 @@
 // What is being tried out, with a way to keep it and one to leave it. Lies over the scene's upper edge.
 #pragma once
 
+#include "app/widgets/scene_card.hpp"
 #include "app/window/builder.hpp"
 #include "app/window/document.hpp"
 #include "app/window/view.hpp"
-
-#include <QFrame>
 
 class QLabel;
 
 namespace trellis {
 
-class PreviewBar : public QFrame {
+class PreviewBar : public SceneCard {
   Q_OBJECT
  public:
   PreviewBar(Document& document, Builder& builder, View& view, QWidget* parent);
 
  private:
   void refresh();
-  void settle();  // in the middle of the scene, above
-  bool eventFilter(QObject* watched, QEvent* event) override;
+  void settle() override;  // in the middle of the scene, above
   QString changes() const;
 
   Document& document_;

@@ -50,8 +50,7 @@ void PrintPage::fillRows() {
 }
 
 bool PrintPage::isShown(const Version& version) const {
-  return builder_.shown().build && !builder_.isStale() &&
-         codeOf(withoutShelf(builder_.shown().project)) == version.code;
+  return builder_.shown().build && !builder_.isStale() && codeOf(builder_.shown().project) == version.code;
 }
 
 void PrintPage::noteOutcome(const std::string& what, double force) {

@@ -16,6 +16,7 @@ class QPushButton;
 class QSpinBox;
 class QTableWidget;
 class QTreeWidget;
+class QVBoxLayout;
 
 namespace trellis {
 
@@ -34,10 +35,10 @@ class PrintPage : public QWidget {
   void dropEvent(QDropEvent* event) override;
 
  private:
-  void addVersions(class QVBoxLayout* column);
-  void addOutcomes(class QVBoxLayout* column);
-  void addFigures(class QVBoxLayout* column);
-  void addLearning(class QVBoxLayout* column);
+  void addVersions(QVBoxLayout* column);
+  void addOutcomes(QVBoxLayout* column);
+  void addFigures(QVBoxLayout* column);
+  void addLearning(QVBoxLayout* column);
   const Version* chosen() const;
   void refresh();
   void refreshNote();

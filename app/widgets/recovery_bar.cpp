@@ -4,7 +4,6 @@
 #include "app/widgets/thumbnail_image.hpp"
 
 #include <QDateTime>
-#include <QEvent>
 #include <QFileInfo>
 #include <QHBoxLayout>
 #include <QLabel>
@@ -13,7 +12,7 @@
 
 namespace trellis {
 
-RecoveryBar::RecoveryBar(Document& document, QWidget* parent) : QFrame(parent), document_(document) {
+RecoveryBar::RecoveryBar(Document& document, QWidget* parent) : SceneCard(parent), document_(document) {
   setObjectName("recovery");
   auto* line = new QHBoxLayout(this);
   line->setContentsMargins(12, 6, 8, 6);
@@ -42,7 +41,6 @@ RecoveryBar::RecoveryBar(Document& document, QWidget* parent) : QFrame(parent), 
     left_ = left;
     offer();
   });
-  parent->installEventFilter(this);
   hide();
 }
 
@@ -70,11 +68,6 @@ void RecoveryBar::settle() {
   const int width = std::min(scene->width() - 24, 720), height = heightForWidth(width) > 0 ? heightForWidth(width) : 64;
   setGeometry((scene->width() - width) / 2, scene->height() - height - 16, width, height);
   raise();
-}
-
-bool RecoveryBar::eventFilter(QObject* watched, QEvent* event) {
-  if (event->type() == QEvent::Resize && isVisible()) settle();
-  return QFrame::eventFilter(watched, event);
 }
 
 }  // namespace trellis

@@ -2,26 +2,22 @@
 // Offers what another window left behind when it ended badly. Lies over the scene's lower edge until it is answered.
 #pragma once
 
+#include "app/widgets/scene_card.hpp"
 #include "app/window/document.hpp"
-
-#include <QFrame>
 
 class QLabel;
 
 namespace trellis {
 
-class RecoveryBar : public QFrame {
+class RecoveryBar : public SceneCard {
   Q_OBJECT
  public:
   RecoveryBar(Document& document, QWidget* parent);
 
- protected:
-  bool eventFilter(QObject* watched, QEvent* event) override;
-
  private:
   void offer();
   void answered();
-  void settle();
+  void settle() override;
 
   Document& document_;
   std::vector<OfferedJournal> left_;  // the one offered first

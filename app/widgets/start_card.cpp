@@ -1,14 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/start_card.hpp"
 
-#include <QEvent>
 #include <QLabel>
 #include <QPushButton>
 #include <QVBoxLayout>
 
 namespace trellis {
 
-StartCard::StartCard(bool hasDemo, QWidget* scene) : QFrame(scene) {
+StartCard::StartCard(bool hasDemo, QWidget* scene) : SceneCard(scene) {
   setObjectName("start");
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(28, 22, 28, 24);
@@ -35,7 +34,6 @@ StartCard::StartCard(bool hasDemo, QWidget* scene) : QFrame(scene) {
   if (hasDemo) button("startDemo", tr("Take the demo parts"), &StartCard::demoAsked);
   button("startLadder", tr("Try a filament: a ladder"), &StartCard::ladderAsked);
   column->addLayout(line);
-  scene->installEventFilter(this);
   hide();
 }
 
@@ -46,13 +44,8 @@ void StartCard::settle() {
 }
 
 void StartCard::showEvent(QShowEvent* event) {
-  QFrame::showEvent(event);
+  SceneCard::showEvent(event);
   settle();
-}
-
-bool StartCard::eventFilter(QObject* watched, QEvent* event) {
-  if (event->type() == QEvent::Resize && isVisible()) settle();
-  return QFrame::eventFilter(watched, event);
 }
 
 }  // namespace trellis

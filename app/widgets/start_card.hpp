@@ -2,11 +2,11 @@
 // What to do first while nothing is on the plate: a card in the middle of the scene.
 #pragma once
 
-#include <QFrame>
+#include "app/widgets/scene_card.hpp"
 
 namespace trellis {
 
-class StartCard : public QFrame {
+class StartCard : public SceneCard {
   Q_OBJECT
  public:
   // hasDemo: whether there are demo parts to take.
@@ -18,11 +18,10 @@ class StartCard : public QFrame {
   void ladderAsked();
 
  protected:
-  bool eventFilter(QObject* watched, QEvent* event) override;  // stays in the middle
   void showEvent(QShowEvent* event) override;
 
  private:
-  void settle();
+  void settle() override;
 };
 
 }  // namespace trellis

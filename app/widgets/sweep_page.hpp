@@ -13,6 +13,7 @@ class QLabel;
 class QLineEdit;
 class QProgressBar;
 class QPushButton;
+class QVBoxLayout;
 
 namespace trellis {
 
@@ -24,8 +25,8 @@ class SweepPage : public QWidget {
   SweepPage(Document& document, View& view, Sweeper& sweeper, Activity& activity, QWidget* parent = nullptr);
 
  private:
-  void addAxes(class QVBoxLayout* column);
-  void addWants(class QVBoxLayout* column);
+  void addAxes(QVBoxLayout* column);
+  void addWants(QVBoxLayout* column);
   SweepSpec spec() const;  // throws Error
   void count();
   void takeUsual(std::size_t axis);

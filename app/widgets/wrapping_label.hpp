@@ -5,14 +5,10 @@
 #include <QString>
 
 class QLabel;
-class QWidget;
 
 namespace trellis {
 
 // look: the object's name, which the theme goes by ("quiet", "section").
 QLabel* wrappingLabel(const char* look, const QString& words = {});
-
-// As large as a card over the scene wants to be, if there is so much room, pixels; else its words wrap.
-void fitWithin(QWidget* card, int room);
 
 }  // namespace trellis

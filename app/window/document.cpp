@@ -11,6 +11,7 @@
 #include "core/results/part_recipes.hpp"
 
 #include <QBuffer>
+#include <QDate>
 #include <QFileInfo>
 
 #include <algorithm>
@@ -18,8 +19,6 @@
 namespace trellis {
 
 namespace {
-
-constexpr double leastSize = 2, mostSize = 2000;  // mm; outside, the file was hardly drawn in millimetres
 
 std::vector<MeshTreePtr> treesOf(const Project& project) {
   std::vector<MeshTreePtr> trees;
@@ -105,6 +104,11 @@ void Document::perform(const Operation& operation, bool continuing) {
   }
   ++edits_;
   touched();
+}
+
+void Document::keepVersion(const QString& file) {
+  if (!isPreviewing())
+    perform(KeepVersion{QDate::currentDate().toString(Qt::ISODate).toStdString(), file.toStdString()});
 }
 
 void Document::performTogether(const std::vector<Operation>& operations) {
@@ -274,7 +278,7 @@ void Document::takeRead(const QString& path, bool addToThis, std::size_t edits, 
             .arg(name));
   double largest = 0;
   for (const PartPtr& part : read->parts) largest = std::max(largest, part->mesh->bounds.sizes().maxCoeff());
-  if (!isProject && (largest < leastSize || largest > mostSize)) Q_EMIT oddlySized(largest);
+  if (!isProject && !isLikelySize(largest)) Q_EMIT oddlySized(largest);
 }
 
 bool Document::refusesToWrite() {

@@ -37,6 +37,7 @@ class Document : public QObject {
   // A sentence goes to Activity::failed when it cannot be done, and nothing is changed. With continuing, it replaces
   // what the same drag did before.
   void perform(const Operation& operation, bool continuing = false);
+  void keepVersion(const QString& file = {});  // of what is handed on, but not of what is only tried out
   void performTogether(const std::vector<Operation>& operations);  // one step
   void undo();
   void redo();
@@ -89,6 +90,9 @@ class Document : public QObject {
   void throwAway(const LeftJournal& left);
   // The maker was asked and lets go of what is not saved.
   void letGo() { journal_.drop(); }
+
+  // Whether a part may be meant to be so large, mm; outside, its file was hardly drawn in millimetres.
+  static bool isLikelySize(double largest) { return largest >= 2 && largest <= 2000; }
 
  Q_SIGNALS:
   void changed();      // the project

@@ -69,7 +69,7 @@ MainWindow::MainWindow()
   setMinimumSize(920, 480);  // as much as a screen of 1920 × 1080 has at twice the size
   refreshTitle();
   document_->lookForJournals();
-  if (handover_->left()) showPage(4);
+  if (handover_->left()) showPage(4);  // it was under way when a window ended
 }
 
 // Widgets go before what they show, and errands before what they report to.

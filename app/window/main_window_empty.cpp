@@ -36,7 +36,6 @@ void MainWindow::welcome() {
   connect(view_.get(), &View::gcodeChanged, this, &MainWindow::refreshEmpty);
   refreshEmpty();
   followPrint();
-  if (handover_->left()) showPage(4);  // it was under way when a window ended
 }
 
 // Nothing that cannot be used yet is in sight; a worksheet that is asked for comes all the same.

@@ -7,7 +7,6 @@
 #include "core/base/files.hpp"
 #include "core/learn/print_recipe.hpp"
 
-#include <QDate>
 #include <QEventLoop>
 #include <QFileDialog>
 #include <QFileInfo>
@@ -54,7 +53,7 @@ void MainWindow::askUnit(double largest) {
   const std::size_t last = document_->project()->parts.size();
   for (const auto& [name, factor] :
        {std::pair(tr("Inches"), 25.4), std::pair(tr("Metres"), 1000.0), std::pair(tr("Micrometres"), 0.001)}) {
-    if (largest * factor < 1 || largest * factor > 2000) continue;
+    if (!Document::isLikelySize(largest * factor)) continue;
     QPushButton* button = box->addButton(name, QMessageBox::AcceptRole);
     connect(button, &QPushButton::clicked, this, [this, factor = factor, last] {
       if (document_->project()->parts.size() != last || last == 0) return;
@@ -166,11 +165,9 @@ void MainWindow::exportGcode() {
 
 bool MainWindow::exportTo(const QString& path) {
   if (!wasDone([&](const Activity::Done& done) { builder_->exportGcode(path, done); })) return false;
-  if (!document_->isPreviewing())
-    document_->perform(KeepVersion{QDate::currentDate().toString(Qt::ISODate).toStdString(),
-                                   QFileInfo(path).fileName().toStdString()});
-  pointed_->setText(tr("G-code written to %1, as version %2")
-                        .arg(path, QString::fromStdString(codeOf(withoutShelf(document_->project())))));
+  document_->keepVersion(QFileInfo(path).fileName());
+  pointed_->setText(
+      tr("G-code written to %1, as version %2").arg(path, QString::fromStdString(codeOf(document_->project()))));
   return true;
 }
 

@@ -21,8 +21,7 @@ void MainWindow::followPrint() {
   // The code of a large project takes longer than the printer's next word, so it is kept for as long as its project.
   connect(handover_.get(), &Handover::changed, this, [this, project = ProjectPtr(), code = std::string()]() mutable {
     const auto& status = handover_->status();
-    if (handover_->isUnderWay() && project != document_->project())
-      code = codeOf(withoutShelf(project = document_->project()));
+    if (handover_->isUnderWay() && project != document_->project()) code = codeOf(project = document_->project());
     const bool isThis = handover_->isUnderWay() && status->layer > 0 && handover_->code() == code;
     view_->setPrintedTo(isThis ? std::optional(status->height) : std::nullopt);
   });

@@ -173,7 +173,7 @@ QString outcomeOf(const Notes& notes, const std::string& code, const ChosenSets&
 
 QString page(const Document& document, const Builder& builder, const Notes& notes, View& view, SceneView& scene) {
   const Shown& shown = builder.shown();
-  const std::string code = codeOf(withoutShelf(shown.project));
+  const std::string code = codeOf(shown.project);
   QString names;
   for (const PartPtr& part : shown.project->parts) names += (names.isEmpty() ? "" : ", ") + escaped(part->name);
   const QString verdict = builder.trialPrint() ? QString::fromStdString(verdictOf(*builder.trialPrint()))

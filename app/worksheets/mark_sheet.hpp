@@ -6,6 +6,7 @@
 #include "app/worksheets/worksheet.hpp"
 #include "core/support/decided.hpp"
 
+class QBoxLayout;
 class QButtonGroup;
 class QCheckBox;
 class QComboBox;
@@ -29,8 +30,8 @@ class MarkSheet : public Worksheet {
   void addTwin();
   void addZoneAndProp();
   void addWhole();
-  QDoubleSpinBox* addBox(class QBoxLayout* line, const char* name, const QString& label, const QString& unit,
-                         double low, double high, int decimals, const QString& help);
+  QDoubleSpinBox* addBox(QBoxLayout* line, const char* name, const QString& label, const QString& unit, double low,
+                         double high, int decimals, const QString& help);
   void change(const std::function<void(Brush&)>& how);
   void clear(Clearing what);
   void chooseSolid();

@@ -8,9 +8,10 @@
 #include <array>
 #include <functional>
 
+class QBoxLayout;
 class QCheckBox;
-class QGridLayout;
 class QDoubleSpinBox;
+class QGridLayout;
 class QListWidget;
 class QPushButton;
 
@@ -30,7 +31,7 @@ class PlaceSheet : public Worksheet {
   void addPartsList();
   void addMesh();
   void addFigures();
-  QPushButton* addButton(class QBoxLayout* line, const char* name, const QString& words, const QString& help,
+  QPushButton* addButton(QBoxLayout* line, const char* name, const QString& words, const QString& help,
                          const std::function<void()>& run);
   QDoubleSpinBox* addBox(const QString& name, const QString& unit, double low, double high, int decimals, double step);
   Triple addTriple(const QString& name, const QString& unit, double low, double high, int decimals, double step,

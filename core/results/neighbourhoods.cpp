@@ -38,18 +38,16 @@ Box2 reachOf(const Project& project, const PartResults& known) {
   const double reach = supportReach(project, known.part, std::max(0.0, bounds.max().z()));
   Box2 box(bounds.min().head<2>().array() - reach, bounds.max().head<2>().array() + reach);
   const Part& part = *project.parts[known.part];
+  const Affine toPlate = transformOf(part.placement, *part.mesh);
+  const auto add = [&](const Box3& there) { box.extend(Box2(there.min().head<2>(), there.max().head<2>())); };
   for (const Zone& zone : part.zones) {  // a zone keeps clear, or asks for support, wherever it lies
     if (zone.as != ZoneAs::keepClear) continue;
     const Box3 unit(Vec3::Constant(-0.5), Vec3::Constant(0.5));
-    const Box3 there = unit.transformed(transformOf(part.placement, *part.mesh) * zone.toMesh);
-    box.extend(Box2(there.min().head<2>(), there.max().head<2>()));
+    add(unit.transformed(toPlate * zone.toMesh));
   }
-  if (part.elsewhere) {
-    const Box3 there = part.elsewhere->bounds.transformed(transformOf(part.placement, *part.mesh));
-    box.extend(Box2(there.min().head<2>(), there.max().head<2>()));
-  }
+  if (part.elsewhere) add(part.elsewhere->bounds.transformed(toPlate));
   for (const Prop& prop : part.props) {
-    const Vec2 at = (transformOf(part.placement, *part.mesh) * prop.at).head<2>();
+    const Vec2 at = (toPlate * prop.at).head<2>();
     const double half = prop.width / 2 + reach;
     box.extend(Box2(at.array() - half, at.array() + half));
   }

@@ -225,6 +225,21 @@ TEST_F(HarmlessTest, RemovingShowsWhatGoesAndNeedNotWait) {
   EXPECT_LT(supportVolume(), before);
 }
 
+TEST_F(HarmlessTest, WhatIsSaidUnderARestingPointerFollowsTheView) {
+  open(table(40, 15, 3));
+  window.scene().setLively(true);
+  window.scene().camera().turnTo(-70, 40);
+  window.scene().fitAll();
+  QString said;
+  QObject::connect(&window.scene(), &SceneView::pointedAt, &window, [&](const QString& words) { said = words; });
+  const QPoint middle = window.scene().rect().center();
+  dragTo(middle, Qt::NoButton);
+  ASSERT_TRUE(said.contains("faces up")) << said.toStdString();
+  window.scene().setFocus();
+  QTest::keyClick(&window.scene(), Qt::Key_Y);  // from below
+  EXPECT_TRUE(QTest::qWaitFor([&] { return !said.contains("faces up"); }, 5000)) << said.toStdString();
+}
+
 TEST_F(HarmlessTest, APropFromAboveStandsUnderWhatIsThere) {
   open(shelf());
   window.document().perform(ChangeSetting{"support.source", std::string("decisions")});

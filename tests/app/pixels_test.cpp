@@ -67,6 +67,20 @@ TEST_F(PixelTest, NothingShinesThroughAClosedPart) {
   }
 }
 
+// Backs are left out where nobody sees them; through a hole they are seen.
+TEST_F(PixelTest, ThroughAHoleTheInsideIsSeen) {
+  TriangleMesh cup = *box({0, 0, 0}, {30, 30, 30});
+  std::erase_if(cup.facets, [&](const Facet& facet) {
+    return std::all_of(facet.begin(), facet.end(), [&](std::uint32_t v) { return cup.vertices[v].z() > 29; });
+  });
+  open(makeMesh(std::move(cup.vertices), std::move(cup.facets)));
+  look(-90, 20);
+  const Box3 bounds = window.builder().shown().build->parts[0].placed->bounds;
+  const QColor inside = pixelAt(picture(), {bounds.center().x(), bounds.max().y(), bounds.max().z() - 3});
+  const QColor air = pixelAt(picture(), {bounds.center().x(), bounds.max().y(), bounds.max().z() + 6});
+  EXPECT_GT(distance(inside, air), 20);
+}
+
 // A slanted border has pixels between its two sides at rest, where a coarse picture has stairs.
 TEST_F(PixelTest, BordersHaveNoStairsAtRest) {
   open(box({0, 0, 0}, {40, 10, 40}));
