@@ -2,7 +2,7 @@
 #include "core/learn/ladder.hpp"
 
 #include "core/base/error.hpp"
-#include "core/learn/lettering.hpp"
+#include "core/geometry/lettering.hpp"
 #include "core/mesh/boolean.hpp"
 #include "core/mesh/extrude.hpp"
 

@@ -7,7 +7,7 @@
 #include "core/learn/fragment.hpp"
 #include "core/learn/ladder.hpp"
 #include "core/learn/learnt.hpp"
-#include "core/learn/lettering.hpp"
+#include "core/geometry/lettering.hpp"
 #include "core/learn/print_recipe.hpp"
 
 #include <filesystem>

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/learn/lettering.hpp"
+#include "core/geometry/lettering.hpp"
 
 #include "core/base/error.hpp"
 
