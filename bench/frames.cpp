@@ -71,21 +71,23 @@ int main(int argc, char** argv) {
   window.show();
   if (!QTest::qWaitForWindowExposed(&window)) return 1;
   SceneView& scene = window.scene();
-  const auto built = [&] {
-    return QTest::qWaitFor([&] { return !window.document().project()->parts.empty() && !window.builder().isStale(); },
-                           600000);
+  const auto built = [&](std::size_t parts) {
+    const auto isThere = [&] {
+      return window.document().project()->parts.size() == parts && !window.builder().isStale();
+    };
+    return QTest::qWaitFor(isThere, 600000);
   };
-  scene.setLively(false);
+  scene.setLively(true);
   QTest::qWait(200);
   const double empty = turning(scene);
   const ScratchFolder folder;
   writeFileAtomically(folder / "ball.stl", writeStl(*sphere({0, 0, 40}, 40, 300, 500)));  // 299 000 facets
   window.document().open(QString::fromStdString(folder / "ball.stl"));
-  if (!built()) return 1;
+  if (!built(1)) return 1;
   row("frame while turning, 300 k facets", turning(scene), empty, "aim 1.7×");
   row("the fine frame at rest, 300 k facets", atRest(scene), empty, "aim 8×");
   window.document().open(TRELLIS_DEMO_PROJECT);
-  if (!built()) return 1;
+  if (!built(5)) return 1;
   const double top = window.builder().shown().build->print.layers.back()->top;
   row("scrubbing the demo's layers", frames(scene, [&](int k) { window.view().setRange(0, top * (0.2 + 0.05 * k)); }),
       empty, "aim 2.5×");

@@ -6,63 +6,95 @@
 
 namespace trellis {
 
+namespace {
+
+std::unique_ptr<QOpenGLShaderProgram> programOf(const char* pixels) {
+  auto program = std::make_unique<QOpenGLShaderProgram>();
+  program->addShaderFromSourceFile(QOpenGLShader::Vertex, ":/shaders/rest.vert");
+  program->addShaderFromSourceFile(QOpenGLShader::Fragment, QString(":/shaders/%1.frag").arg(pixels));
+  if (!program->link()) qFatal("The shader %s cannot be used: %s", pixels, qPrintable(program->log()));
+  return program;
+}
+
+}  // namespace
+
 void RestFrame::initialize() {
   initializeOpenGLFunctions();
-  program_ = std::make_unique<QOpenGLShaderProgram>();
-  program_->addShaderFromSourceFile(QOpenGLShader::Vertex, ":/shaders/rest.vert");
-  program_->addShaderFromSourceFile(QOpenGLShader::Fragment, ":/shaders/rest.frag");
-  if (!program_->link()) qFatal("The shader rest cannot be used: %s", qPrintable(program_->log()));
+  program_ = programOf("rest");
+  copying_ = programOf("kept");
   nothing_.create();
 }
 
 void RestFrame::destroy() {
-  if (frame_) glDeleteFramebuffers(1, &frame_);
-  if (picture_) glDeleteTextures(1, &picture_);
-  if (depth_) glDeleteTextures(1, &depth_);
-  frame_ = picture_ = depth_ = 0;
+  for (Layer* layer : {&large_, &kept_}) {
+    if (layer->frame) glDeleteFramebuffers(1, &layer->frame);
+    if (layer->picture) glDeleteTextures(1, &layer->picture);
+    if (layer->depth) glDeleteTextures(1, &layer->depth);
+    *layer = {};
+  }
   nothing_.destroy();
   program_.reset();
+  copying_.reset();
 }
 
-void RestFrame::makeTextures(const QSize& size) {
-  if (size == size_ && frame_) return;
-  size_ = size;
-  if (!frame_) {
-    glGenFramebuffers(1, &frame_);
-    glGenTextures(1, &picture_);
-    glGenTextures(1, &depth_);
+void RestFrame::resize(Layer& layer, const QSize& size) {
+  if (size == layer.size && layer.frame) return;
+  layer.size = size;
+  if (!layer.frame) {
+    glGenFramebuffers(1, &layer.frame);
+    glGenTextures(1, &layer.picture);
+    glGenTextures(1, &layer.depth);
   }
-  const int width = static_cast<int>(size.width() * fineness), height = static_cast<int>(size.height() * fineness);
   const auto make = [&](unsigned texture, int inside, unsigned format, unsigned type, int filter) {
     glBindTexture(GL_TEXTURE_2D, texture);
-    glTexImage2D(GL_TEXTURE_2D, 0, inside, width, height, 0, format, type, nullptr);
+    glTexImage2D(GL_TEXTURE_2D, 0, inside, size.width(), size.height(), 0, format, type, nullptr);
     for (const unsigned how : {GL_TEXTURE_MIN_FILTER, GL_TEXTURE_MAG_FILTER})
       glTexParameteri(GL_TEXTURE_2D, how, filter);
     for (const unsigned how : {GL_TEXTURE_WRAP_S, GL_TEXTURE_WRAP_T})
       glTexParameteri(GL_TEXTURE_2D, how, GL_CLAMP_TO_EDGE);
   };
-  make(picture_, GL_RGBA8, GL_RGBA, GL_UNSIGNED_BYTE, GL_LINEAR);
-  make(depth_, GL_DEPTH32F_STENCIL8, GL_DEPTH_STENCIL, GL_FLOAT_32_UNSIGNED_INT_24_8_REV, GL_NEAREST);
-  glBindFramebuffer(GL_FRAMEBUFFER, frame_);
-  glFramebufferTexture2D(GL_FRAMEBUFFER, GL_COLOR_ATTACHMENT0, GL_TEXTURE_2D, picture_, 0);
-  glFramebufferTexture2D(GL_FRAMEBUFFER, GL_DEPTH_STENCIL_ATTACHMENT, GL_TEXTURE_2D, depth_, 0);
+  make(layer.picture, GL_RGBA8, GL_RGBA, GL_UNSIGNED_BYTE, GL_LINEAR);
+  make(layer.depth, GL_DEPTH32F_STENCIL8, GL_DEPTH_STENCIL, GL_FLOAT_32_UNSIGNED_INT_24_8_REV, GL_NEAREST);
+  glBindFramebuffer(GL_FRAMEBUFFER, layer.frame);
+  glFramebufferTexture2D(GL_FRAMEBUFFER, GL_COLOR_ATTACHMENT0, GL_TEXTURE_2D, layer.picture, 0);
+  glFramebufferTexture2D(GL_FRAMEBUFFER, GL_DEPTH_STENCIL_ATTACHMENT, GL_TEXTURE_2D, layer.depth, 0);
 }
 
 void RestFrame::begin(const QSize& size) {
-  makeTextures(size);
-  glBindFramebuffer(GL_FRAMEBUFFER, frame_);
+  resize(kept_, size);
+  resize(large_, size * fineness);
+  glBindFramebuffer(GL_FRAMEBUFFER, large_.frame);
   glLineWidth(static_cast<float>(fineness));
 }
 
-void RestFrame::end(unsigned into, const Camera& camera, const QColor& ink) {
-  glLineWidth(1);
-  glBindFramebuffer(GL_FRAMEBUFFER, into);
-  glViewport(0, 0, size_.width(), size_.height());
-  glDisable(GL_DEPTH_TEST);
-  glActiveTexture(GL_TEXTURE0);
-  glBindTexture(GL_TEXTURE_2D, picture_);
+// Into the framebuffer that is bound.
+void RestFrame::copy(const Layer& from, int times) {
+  glViewport(0, 0, kept_.size.width(), kept_.size.height());
+  glEnable(GL_DEPTH_TEST);
+  glDepthFunc(GL_ALWAYS);
+  glDepthMask(GL_TRUE);
   glActiveTexture(GL_TEXTURE1);
-  glBindTexture(GL_TEXTURE_2D, depth_);
+  glBindTexture(GL_TEXTURE_2D, from.depth);
+  glActiveTexture(GL_TEXTURE0);
+  glBindTexture(GL_TEXTURE_2D, from.picture);
+  copying_->bind();
+  copying_->setUniformValue("picture", 0);
+  copying_->setUniformValue("depth", 1);
+  copying_->setUniformValue("times", times);
+  nothing_.bind();
+  glDrawArrays(GL_TRIANGLES, 0, 3);
+  nothing_.release();
+  copying_->release();
+  glDepthFunc(GL_LEQUAL);
+}
+
+void RestFrame::end(const Camera& camera, const QColor& ink, const QRect& solid) {
+  glLineWidth(1);
+  glBindFramebuffer(GL_FRAMEBUFFER, kept_.frame);
+  copy(large_, static_cast<int>(fineness));
+  glDepthMask(GL_FALSE);
+  glEnable(GL_SCISSOR_TEST);  // nothing else has outlines or hollows
+  glScissor(solid.x(), solid.y(), solid.width(), solid.height());
   program_->bind();
   program_->setUniformValue("picture", 0);
   program_->setUniformValue("depth", 1);
@@ -72,10 +104,17 @@ void RestFrame::end(unsigned into, const Camera& camera, const QColor& ink) {
   program_->setUniformValue("ink", QVector3D(static_cast<float>(ink.redF()), static_cast<float>(ink.greenF()),
                                              static_cast<float>(ink.blueF())));
   nothing_.bind();
+  glDisable(GL_DEPTH_TEST);
   glDrawArrays(GL_TRIANGLES, 0, 3);
   nothing_.release();
   program_->release();
-  glActiveTexture(GL_TEXTURE0);
+  glDisable(GL_SCISSOR_TEST);
+  glDepthMask(GL_TRUE);
+}
+
+void RestFrame::show(unsigned into) {
+  glBindFramebuffer(GL_FRAMEBUFFER, into);
+  copy(kept_, 1);
   glBindTexture(GL_TEXTURE_2D, 0);
 }
 

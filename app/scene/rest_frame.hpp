@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// The finer picture of a scene at rest: drawn twice as large, then brought down with outlines and shaded hollows.
+// The finer picture of a scene at rest: drawn twice as large, then brought down with outlines and shaded hollows, and
+// kept for as long as nothing but what the hand shows is another.
 #pragma once
 
 #include "app/scene/camera.hpp"
@@ -8,6 +9,7 @@
 #include <QOpenGLFunctions_3_3_Core>
 #include <QOpenGLShaderProgram>
 #include <QOpenGLVertexArrayObject>
+#include <QRect>
 
 #include <memory>
 
@@ -22,16 +24,22 @@ class RestFrame : protected QOpenGLFunctions_3_3_Core {
   void destroy();
   // What is drawn from here on is part of the finer picture. size: of the scene, in pixels of the screen.
   void begin(const QSize& size);
-  // Shows it in a framebuffer. ink: of outlines.
-  void end(unsigned into, const Camera& camera, const QColor& ink);
+  // Brings it down. ink: of outlines; solid: where in the scene solids are, in pixels of the screen from below.
+  void end(const Camera& camera, const QColor& ink, const QRect& solid);
+  // Draws it into a framebuffer of the same size, with its depths.
+  void show(unsigned into);
 
  private:
-  void makeTextures(const QSize& size);
+  struct Layer {
+    QSize size;
+    unsigned frame = 0, picture = 0, depth = 0;
+  };
+  void resize(Layer& layer, const QSize& size);
+  void copy(const Layer& from, int times);
 
-  std::unique_ptr<QOpenGLShaderProgram> program_;
+  std::unique_ptr<QOpenGLShaderProgram> program_, copying_;
   QOpenGLVertexArrayObject nothing_;
-  QSize size_;
-  unsigned frame_ = 0, picture_ = 0, depth_ = 0;
+  Layer large_, kept_;
 };
 
 }  // namespace trellis

@@ -33,7 +33,7 @@ void SceneView::refillBeside() {
   show(besideParts_, key, [&] {
     std::vector<SurfaceVertex> all;
     for (const PartPtr& part : beside->shown.project->parts) {
-      const std::vector<SurfaceVertex> one = partSurface(*part);
+      const std::vector<SurfaceVertex> one = partSurface(*part->mesh, part->placement);
       all.insert(all.end(), one.begin(), one.end());
     }
     return all;
@@ -67,12 +67,13 @@ void SceneView::drawBeside(const QMatrix4x4& toScreen) {
   drawLines(camera_.pitch() >= 0 ? plate_ : rim_, GL_LINES);
   line_->release();
   prepareSurfaces(toScreen);
-  surface_->setUniformValue("faded", 0.0f);
+  solid_->bind();
+  solid_->setUniformValue("faded", 0.0f);
   for (Buffer* buffer : {&besideParts_, &besideSupports_}) {
     const bool shown = buffer == &besideParts_ ? look_ != Look::supportsAlone : drawsSupports();
     if (shown) drawLines(*buffer, GL_TRIANGLES);
   }
-  surface_->release();
+  solid_->release();
   glDisable(GL_SCISSOR_TEST);
   glViewport(0, 0, all, high);
 }

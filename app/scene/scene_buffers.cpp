@@ -67,7 +67,9 @@ void addTorn(std::vector<LineVertex>& out, const Vec3& a, const Vec3& b) {
 
 }  // namespace
 
-std::vector<SurfaceVertex> partSurface(const Part& part) { return placedSurface(*part.mesh, part.placement, 0); }
+std::vector<SurfaceVertex> partSurface(const TriangleMesh& mesh, const Placement& placement) {
+  return placedSurface(mesh, placement, 0);
+}
 
 std::vector<SurfaceVertex> ghostSurface(const TriangleMesh& mesh, const Placement& placement) {
   return placedSurface(mesh, placement, 5);

@@ -20,7 +20,7 @@ struct LineVertex {
 
 void addLine(std::vector<LineVertex>& out, const Vec3& a, const Vec3& b, const QColor& tint);
 
-std::vector<SurfaceVertex> partSurface(const Part& part);
+std::vector<SurfaceVertex> partSurface(const TriangleMesh& mesh, const Placement& placement);
 std::vector<SurfaceVertex> ghostSurface(const TriangleMesh& mesh, const Placement& placement);
 std::vector<LineVertex> defectLines(const Project& project,
                                     const Build& build);  // pairs; what is wrong with the meshes

@@ -58,7 +58,7 @@ void SceneView::closeCuts() {
   const bool parts = look_ != Look::supportsAlone, supports = drawsSupports() && !supportsStepAside();
   for (const Plane& plane : cuts()) {
     if (parts) closeCut(plane, partCut, [this] { drawParts(); });
-    if (supports) closeCut(plane, supportCut, [this] { drawLines(supports_, GL_TRIANGLES); });
+    if (supports) closeCut(plane, supportCut, [this] { drawSupports(); });
   }
 }
 
@@ -72,13 +72,15 @@ void SceneView::closeCut(const Plane& plane, float kind, const std::function<voi
   glColorMask(GL_FALSE, GL_FALSE, GL_FALSE, GL_FALSE);
   glDepthMask(GL_FALSE);
   glDisable(GL_DEPTH_TEST);
-  surface_->setUniformValue("range", all);  // by this plane alone, or what another takes away would be missing
-  surface_->setUniformValue("cut", planeUniform(plane));
+  solid_->bind();
+  solid_->setUniformValue("range", all);  // by this plane alone, or what another takes away would be missing
+  solid_->setUniformValue("cut", planeUniform(plane));
   drawSolids();
   glEnable(GL_DEPTH_TEST);
   glDepthMask(GL_TRUE);
   glColorMask(GL_TRUE, GL_TRUE, GL_TRUE, GL_TRUE);
-  setClip(*surface_, solidTop());
+  setClip(*solid_, solidTop());
+  surface_->bind();
   glStencilFunc(GL_NOTEQUAL, 0, 0xff);
   glStencilOp(GL_KEEP, GL_KEEP, GL_KEEP);
   fill(section_, sheetIn(plane, camera_.eye() + camera_.forward() * camera_.distance(), kind));

@@ -137,7 +137,7 @@ void SceneView::showGhost(const std::optional<Hit>& hit) {
       doneCurrent();
     }
   }
-  update();
+  redrawHand();
 }
 
 void SceneView::mousePressEvent(QMouseEvent* event) {
@@ -193,7 +193,7 @@ void SceneView::mouseMoveEvent(QMouseEvent* event) {
   } else {
     pointAt(event->position(), event->buttons() & Qt::LeftButton);
   }
-  update();
+  redrawHand();
 }
 
 void SceneView::pointAt(const QPointF& pixel, bool pressed) {
@@ -241,7 +241,7 @@ void SceneView::wheelEvent(QWheelEvent* event) {
   const Camera::Ray ray = camera_.rayAt(event->position());
   glide_.stop();
   camera_.zoom(std::pow(1.18, notches), hit ? hit->at : Vec3(ray.origin + ray.direction * camera_.distance()));
-  update();
+  redraw();
 }
 
 void SceneView::keyPressEvent(QKeyEvent* event) {
@@ -306,7 +306,7 @@ void SceneView::leaveEvent(QEvent*) {
   lightSiteAt(std::nullopt);
   if (ghostAt_) showGhost(std::nullopt);
   Q_EMIT pointedAt(QString());
-  update();
+  redrawHand();
 }
 
 }  // namespace trellis

@@ -38,7 +38,7 @@ void SceneView::refillLayer() {
   beadsFrom_ = 1e9;
   std::vector<LineVertex> beads;
   if (top && !shownTrial()) {
-    constexpr std::size_t deep = 6;
+    const std::size_t deep = moving_ ? 2 : 6;
     for (const PrintLayer* layer : topLayers(look.speeds || look.flows ? 1 : deep)) {
       const std::vector<LineVertex> more = layerRibbons(*layer, look, ofOwner, layer == top ? view_.drawnShare() : 1.0);
       beads.insert(beads.end(), more.begin(), more.end());
@@ -136,11 +136,11 @@ void SceneView::drawPiece(const QMatrix4x4& toScreen) {
   }
   const Eigen::Matrix<float, 4, 4, Eigen::RowMajor> rows = pose.matrix().cast<float>();
   const QMatrix4x4 moved = toScreen * QMatrix4x4(rows.data());
-  surface_->setUniformValue("toScreen", moved);
+  solid_->setUniformValue("toScreen", moved);
   piece_.array.bind();
   glDrawArrays(GL_TRIANGLES, 0, piece_.count);
   piece_.array.release();
-  surface_->setUniformValue("toScreen", toScreen);
+  solid_->setUniformValue("toScreen", toScreen);
 }
 
 }  // namespace trellis

@@ -27,12 +27,12 @@ void SceneView::moveTo(const Camera& goal) {
   fitted_ = true;
   if (!lively_ || !isVisible() || !wantsMotion()) {
     camera_ = goal;
-    return update();
+    return redraw();
   }
   glide_.disconnect();
   connect(&glide_, &QVariantAnimation::valueChanged, this, [this, from = camera_, goal](const QVariant& share) {
     camera_ = from.towards(goal, share.toDouble());
-    update();
+    redraw();
   });
   glide_.setStartValue(0.0);
   glide_.setEndValue(1.0);
@@ -57,7 +57,7 @@ void SceneView::fitAll() {
   glide_.stop();
   camera_ = fitted(camera_);
   fitted_ = true;
-  update();
+  redraw();
 }
 
 void SceneView::fitSlowly() { moveTo(fitted(camera_)); }
@@ -66,7 +66,7 @@ void SceneView::turnBy(double yaw, double pitch) {
   glide_.stop();
   camera_.turn(yaw, pitch);
   Q_EMIT turned();
-  update();
+  redraw();
 }
 
 void SceneView::comeNearer(double times) {
@@ -93,7 +93,7 @@ void SceneView::turnToNextStraight(int yawSteps, int pitchSteps) {
 
 void SceneView::toggleParallel() {
   camera_.setParallel(!camera_.isParallel());
-  update();
+  redraw();
 }
 
 void SceneView::goTo(const Vec3& at) {

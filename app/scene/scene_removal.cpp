@@ -64,7 +64,7 @@ void SceneView::showRemoval(const QPointF& pixel) {
     makeCurrent();
     fill(removal_, hand_.brush().keepOnly ? std::vector<SurfaceVertex>() : litSolid(*weighed.solid));
     doneCurrent();
-    update();
+    redrawHand();
     if (weighed.cost)
       Q_EMIT pointedAt(
           what +

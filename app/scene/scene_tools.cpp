@@ -81,7 +81,10 @@ void SceneView::dragTool(const QPointF& pixel, const std::optional<Hit>& hit) {
 }
 
 void SceneView::endTool() {
-  if (std::exchange(laying_, false)) Q_EMIT painted();
+  if (std::exchange(laying_, false)) {
+    Q_EMIT painted();
+    restTimer_.start();  // the picture with what was laid
+  }
   if (gathering_) removeGathered();
   propInHand_.reset();
   if (!band_) return;

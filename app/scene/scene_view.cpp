@@ -84,7 +84,7 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
       fitAll();
       fitted_ = false;
     }
-    update();
+    onlyAddsMarks() ? redrawHand() : redraw();
   });
   connect(&document, &Document::replaced, this, [this] {
     fitted_ = false;
@@ -93,29 +93,33 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
   });
   for (const auto signal :
        {&Builder::shownChanged, &Builder::sitesChanged, &Builder::earlySupportsChanged, &Builder::trialPrintChanged})
-    connect(&builder, signal, this, qOverload<>(&QWidget::update));
+    connect(&builder, signal, this, &SceneView::redraw);
   connect(&builder, &Builder::shownChanged, this, &SceneView::refreshLegend);
   connect(&builder, &Builder::shownChanged, this, [this] {  // what was lit may be gone
     if (pointedFrom_) pointedFrom_ = QMatrix4x4();
     removable_.clear();
     removal_.count = 0;
   });
-  for (const auto signal : {&View::litChanged, &View::rangeChanged, &View::gcodeChanged, &View::cutawayChanged})
-    connect(&view, signal, this, qOverload<>(&QWidget::update));
+  for (const auto signal : {&View::rangeChanged, &View::gcodeChanged, &View::cutawayChanged})
+    connect(&view, signal, this, &SceneView::redraw);
+  connect(&view, &View::litChanged, this, &SceneView::redrawHand);
   connect(&view, &View::distancesChanged, this, [this] {
     overlay_->update();
-    update();
+    redraw();
   });
-  connect(&view, &View::chosenChanged, this, [this] { refreshHandles(); });
-  connect(&view, &View::selectionChanged, this, [this] { refreshHandles(); });
+  for (const auto signal : {&View::chosenChanged, &View::selectionChanged})
+    connect(&view, signal, this, [this] {
+      refreshHandles();
+      redraw();
+    });
   connect(&view, &View::besideChanged, this, [this] {
     const QSize before = camera_.view();
     camera_.setView(viewSize());
     if (before != viewSize()) fitAll();
     overlay_->update();
-    update();
+    redraw();
   });
-  connect(switches_, &LayerSwitches::changed, this, [this] { update(); });
+  connect(switches_, &LayerSwitches::changed, this, [this] { redraw(); });
   connect(switches_, &LayerSwitches::fromAboveAsked, this, &SceneView::lookFromAbove);
   connect(&view, &View::wentTo, this, &SceneView::goTo);
   restTimer_.setSingleShot(true);
@@ -124,32 +128,33 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
   connect(&restTimer_, &QTimer::timeout, this, [this] {
     pointAgain();
     fine_ = view_.pieceInHand() < 0;
-    if (fine_) update();
+    if (fine_) redraw();
   });
   pieceTimer_.setInterval(40);
-  connect(&pieceTimer_, &QTimer::timeout, this, qOverload<>(&QWidget::update));
+  connect(&pieceTimer_, &QTimer::timeout, this, &SceneView::redraw);
   connect(&view, &View::pieceTaken, this, [this] {
     sinceTaken_.start();
     view_.pieceInHand() >= 0 ? pieceTimer_.start() : pieceTimer_.stop();
-    update();
+    redraw();
   });
   connect(&hand, &Hand::brushChanged, this, [this] {
     showGhost(std::nullopt);
     previewed_.clear();
     refreshHandles();
+    redraw();
   });
 }
 
 SceneView::~SceneView() {
   makeCurrent();
-  for (Buffer* buffer :
-       {&parts_,     &marks_,   &supports_,     &plate_,          &sheet_,       &ribbons_, &ball_,
-        &ghost_,     &defects_, &handleBuffer_, &coats_,          &choices_,     &lit_,     &zones_,
-        &decisions_, &starts_,  &piece_,        &travels_,        &arrows_,      &stack_,   &removal_,
-        &fresh_,     &scars_,   &besideParts_,  &besideSupports_, &besideLines_, &rim_,     &section_}) {
+  for (Buffer* buffer : {&parts_,  &marks_,       &supports_,       &plate_,       &sheet_, &ribbons_, &ball_,
+                         &ghost_,  &defects_,     &coats_,          &choices_,     &lit_,   &zones_,   &decisions_,
+                         &starts_, &piece_,       &travels_,        &arrows_,      &stack_, &removal_, &fresh_,
+                         &scars_,  &besideParts_, &besideSupports_, &besideLines_, &rim_,   &section_, &coarse_}) {
     buffer->array.destroy();
     buffer->vertices.destroy();
   }
+  solid_.reset();
   surface_.reset();
   line_.reset();
   rest_.destroy();
@@ -164,12 +169,12 @@ void SceneView::refreshLegend() {
 void SceneView::nextLook() {
   look_ = look_ == Look::scars ? Look::whole : static_cast<Look>(static_cast<int>(look_) + 1);
   refreshLegend();
-  update();
+  redraw();
 }
 
 void SceneView::setSupportsHidden(bool hidden) {
   supportsHidden_ = hidden;
-  update();
+  redraw();
 }
 
 void SceneView::setHandlesShown(bool shown, bool ofParts) {
@@ -195,7 +200,14 @@ void SceneView::refreshHandles() {
     else if (partHandles_)
       handles_ = handlesOf(box);
   }
-  update();
+  redrawHand();
+}
+
+// While a stroke goes on, what it lays is drawn over the picture as it was.
+bool SceneView::onlyAddsMarks() const {
+  if (!laying_) return false;
+  const LayMark lay = inHand(layingOn_, BallStroke());
+  return lay.coat == Coat::support && lay.mark != Mark::none;
 }
 
 Box3 SceneView::boundsOfPart(std::size_t part) const {
@@ -225,24 +237,28 @@ bool SceneView::isShown(const Owner& owner) const {
 
 void SceneView::showSelectedAlone() {
   alone_ = !alone_;
-  update();
+  redraw();
 }
 
 void SceneView::initializeGL() {
   initializeOpenGLFunctions();
-  const auto program = [](const char* name) {
+  const auto program = [](const char* corners, const char* pixels) {
     auto made = std::make_unique<QOpenGLShaderProgram>();
-    made->addShaderFromSourceFile(QOpenGLShader::Vertex, QString(":/shaders/%1.vert").arg(name));
-    made->addShaderFromSourceFile(QOpenGLShader::Fragment, QString(":/shaders/%1.frag").arg(name));
-    if (!made->link()) qFatal("The shader %s cannot be used: %s", name, qPrintable(made->log()));
+    made->addShaderFromSourceFile(QOpenGLShader::Vertex, QString(":/shaders/%1.vert").arg(corners));
+    made->addShaderFromSourceFile(QOpenGLShader::Fragment, QString(":/shaders/%1.frag").arg(pixels));
+    if (!made->link()) qFatal("The shader %s cannot be used: %s", pixels, qPrintable(made->log()));
     return made;
   };
-  surface_ = program("surface");
-  line_ = program("line");
+  solid_ = program("surface", "solid");
+  surface_ = program("surface", "surface");
+  line_ = program("line", "line");
   rest_.initialize();
 }
 
-void SceneView::resizeGL(int, int) { camera_.setView(viewSize()); }
+void SceneView::resizeGL(int, int) {
+  camera_.setView(viewSize());
+  whole_ = true;
+}
 
 template <typename Vertex>
 void SceneView::fill(Buffer& buffer, const std::vector<Vertex>& vertices) {
@@ -277,7 +293,10 @@ void SceneView::refill() {
   show(plate_, keyOf(project->settings), [&] { return plateLines(project->settings); });
   show(rim_, keyOf(project->settings), [&] { return plateRim(project->settings); });
   show(sheet_, keyOf(project->settings), [&] { return plateSheet(project->settings); });
-  show(parts_, keyOfParts(*project), [&] { return partSurfaces(*project); });
+  if (moving_)
+    show(coarse_, keyOf(keyOfParts(*project), built), [&] { return partSurfaces(*project, coarseEnds_); });
+  else
+    show(parts_, keyOfParts(*project), [&] { return partSurfaces(*project, partEnds_); });
   show(scars_, keyOf(built, look_),
        [&] { return look_ == Look::scars && shown.build ? scarLines(*shown.build) : std::vector<LineVertex>(); });
   show(defects_, keyOf(document, built, selected), [&] { return defectsAndFresh(); });
@@ -295,24 +314,34 @@ void SceneView::refill() {
   const Vec3 place = over_ ? over_->at : Vec3(Vec3::Constant(1e9)), eye = camera_.eye();
   show(fresh_, keyOf(document, place, eye, hand_.brush(), static_cast<int>(modifiers_), laying_, view_.clip()),
        [&] { return freshStroke(); });
-  const auto inHand = [&](const SolidVertex& v) { return static_cast<int>(v.piece) == view_.pieceInHand(); };
-  if (const auto& early = builder_.earlySupports())
-    show(supports_, shownParts, [&] { return supportSurface(*early, {}, [](const SolidVertex&) { return true; }); });
-  else if (shown.supports)
-    show(supports_, keyOf(shownParts, view_.pieceInHand(), view_.stepInHand()), [&] {
-      std::vector<bool> gone;
-      for (std::size_t p = 0; p < shown.build->pieces.size(); ++p) gone.push_back(goneBefore(p));
-      return supportSurface(*shown.supports, shown.build->pieces, [&](const SolidVertex& v) {
-        return !inHand(v) && !(v.piece < gone.size() && gone[v.piece]) && isShown(shown.build->rules[v.rules].part);
-      });
-    });
+  if (builder_.earlySupports() || shown.supports)
+    show(supports_, keyOf(shownParts, view_.pieceInHand(), view_.stepInHand()), [&] { return supportSurfaces(); });
   if (shown.supports)
     show(piece_, keyOf(built, view_.pieceInHand(), view_.stepInHand()), [&] { return pieceSurface(); });
   const Key lines = keyOf(shownParts, view_.range(), view_.drawnShare(), switches_->look(), look_, supportsHidden_,
-                          view_.gcode().has_value());
+                          view_.gcode().has_value(), moving_);
   if (lines != std::exchange(layerKey_, lines)) refillLayer();
   refillStack();
   refillBeside();
+}
+
+// As they were let down, or those of the build without what is taken in hand or is off already.
+std::vector<SurfaceVertex> SceneView::supportSurfaces() {
+  const Shown& shown = builder_.shown();
+  const std::shared_ptr<const SupportSolid>& early = builder_.earlySupports();
+  std::vector<bool> gone;
+  for (std::size_t p = 0; !early && p < shown.build->pieces.size(); ++p)
+    gone.push_back(goneBefore(p) || static_cast<int>(p) == view_.pieceInHand());
+  const auto all = [](const SolidVertex&) { return true; };
+  const auto left = [&](const SolidVertex& v) {
+    return !(v.piece < gone.size() && gone[v.piece]) && isShown(shown.build->rules[v.rules].part);
+  };
+  std::vector<SurfaceVertex> surface =
+      early ? supportSurface(*early, {}, all) : supportSurface(*shown.supports, shown.build->pieces, left);
+  supportFrom_.clear();
+  for (std::size_t v = 0; v + 2 < surface.size(); v += 3)
+    supportFrom_.push_back(std::min({surface[v].at[2], surface[v + 1].at[2], surface[v + 2].at[2]}));
+  return surface;
 }
 
 std::vector<LineVertex> SceneView::defectsAndFresh() const {
@@ -328,13 +357,21 @@ std::vector<LineVertex> SceneView::defectsAndFresh() const {
   return lines;
 }
 
-std::vector<SurfaceVertex> SceneView::partSurfaces(const Project& project) {
+// Its stand-in while the view moves, as soon as there is one.
+MeshPtr SceneView::meshToDraw(std::size_t part) const {
+  const Shown& shown = builder_.shown();
+  const MeshPtr& mesh = document_.project()->parts[part]->mesh;
+  const bool known = moving_ && part < shown.standIns.size() && shown.project->parts[part]->mesh == mesh;
+  return known ? shown.standIns[part] : mesh;
+}
+
+std::vector<SurfaceVertex> SceneView::partSurfaces(const Project& project, std::vector<int>& ends) const {
   std::vector<SurfaceVertex> all;
-  partEnds_.clear();
-  for (const PartPtr& part : project.parts) {
-    const std::vector<SurfaceVertex> one = partSurface(*part);
+  ends.clear();
+  for (std::size_t p = 0; p < project.parts.size(); ++p) {
+    const std::vector<SurfaceVertex> one = partSurface(*meshToDraw(p), project.parts[p]->placement);
     all.insert(all.end(), one.begin(), one.end());
-    partEnds_.push_back(static_cast<int>(all.size()));
+    ends.push_back(static_cast<int>(all.size()));
   }
   return all;
 }

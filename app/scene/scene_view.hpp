@@ -111,14 +111,20 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
     fill(buffer, make());
   }
   std::vector<LineVertex> defectsAndFresh() const;
+  std::vector<SurfaceVertex> supportSurfaces();
   std::vector<SurfaceVertex> pieceSurface() const;
   bool goneBefore(std::size_t piece) const;
   void refreshLegend();
   bool drawsSupports() const { return look_ < Look::partAlone && !supportsHidden_; }
-  std::vector<SurfaceVertex> partSurfaces(const Project& project);
+  std::vector<SurfaceVertex> partSurfaces(const Project& project, std::vector<int>& ends) const;
+  MeshPtr meshToDraw(std::size_t part) const;
   static Key keyOfParts(const Project& project);
   void prepareSurfaces(const QMatrix4x4& toScreen);
   void drawSurfaces(const QMatrix4x4& toScreen);
+  void drawSolids(const QMatrix4x4& toScreen, bool supports);
+  void drawSupports();
+  void drawOnSurfaces();
+  void drawSeenThrough(bool glass);
   // The variant that is looked at beside, see scene_beside.cpp.
   void refillBeside();
   void drawBeside(const QMatrix4x4& toScreen);
@@ -142,6 +148,16 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   bool isOnWipe(const QPointF& pixel) const;
   void drawLines(Buffer& buffer, unsigned mode);
   void drawGuides();
+  void drawHand();
+  void drawHandSurfaces();
+  void drawOnce(const std::vector<LineVertex>& lines);
+  void useView();
+  void useClipPlanes(bool used);
+  void blend(bool on);
+  QRect pixelsOfSolids() const;
+  void redraw();      // something of the picture is another
+  void redrawHand();  // only what is drawn over it is
+  bool onlyAddsMarks() const;
   void drawPiece(const QMatrix4x4& toScreen);
   void refillLayer();
   const TrialPrint* shownTrial() const;  // whose lines are drawn by what they stand on, or null
@@ -209,16 +225,20 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   RestFrame rest_;
   QVariantAnimation glide_;
   bool fine_ = false, lively_ = true;
-  double pixels_ = 1;  // of what is drawn into, for each of the widget's
+  bool whole_ = true, kept_ = false;  // to be drawn; in rest_, for as long as nothing of it is another
+  bool moving_ = false;               // in this picture, so that coarser parts are drawn
+  std::pair<QMatrix4x4, std::pair<double, double>> lastSeen_;  // from where, and which heights
+  double pixels_ = 1;                                          // of what is drawn into, for each of the widget's
   QElapsedTimer sinceTaken_;
   QMatrix4x4 overlaidFor_;  // the view they were drawn for
-  std::unique_ptr<QOpenGLShaderProgram> surface_, line_;
-  Buffer parts_, marks_, supports_, plate_, rim_, sheet_, ribbons_, ball_, ghost_, defects_, handleBuffer_, coats_,
-      choices_, lit_, zones_, decisions_, starts_, piece_, travels_, arrows_, stack_, removal_, fresh_, scars_,
-      besideParts_, besideSupports_, besideLines_, section_;
-  std::vector<int> partEnds_;  // in parts_, after each part
-  Key layerKey_ = 0;           // of the lines of the topmost shown layer
-  double beadsFrom_ = 1e9;     // mm; from here on up lines are drawn, below it solids
+  std::unique_ptr<QOpenGLShaderProgram> solid_, surface_, line_;
+  Buffer parts_, marks_, supports_, plate_, rim_, sheet_, ribbons_, ball_, ghost_, defects_, coats_, choices_, lit_,
+      zones_, decisions_, starts_, piece_, travels_, arrows_, stack_, removal_, fresh_, scars_, besideParts_,
+      besideSupports_, besideLines_, section_, coarse_;
+  std::vector<int> partEnds_, coarseEnds_;  // in parts_ and coarse_, after each part
+  std::vector<float> supportFrom_;          // mm, where each triangle of supports_ begins, from below
+  Key layerKey_ = 0;                        // of the lines of the topmost shown layer
+  double beadsFrom_ = 1e9;                  // mm; from here on up lines are drawn, below it solids
   bool handlesShown_ = false, partHandles_ = false;
   ProjectPtr drawn_;
   std::vector<MeshTreePtr> trees_;  // kept so that strokes find them made

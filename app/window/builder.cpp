@@ -4,6 +4,7 @@
 #include "core/assess/report.hpp"
 #include "core/assess/support_export.hpp"
 #include "core/base/files.hpp"
+#include "core/mesh/stand_in.hpp"
 #include "core/mesh/stl.hpp"
 #include "core/results/build_project.hpp"
 #include "core/results/gcode_text.hpp"
@@ -127,10 +128,11 @@ Shown Builder::made(const ProjectPtr& project, const Progress& progress, const W
     shown->project = project;
     return *shown;
   }
-  Shown shown{project, buildProject(store_, project, progress, watch), nullptr, nullptr};
+  Shown shown{project, buildProject(store_, project, progress, watch), nullptr, nullptr, {}};
   const Build& build = *shown.build;
   shown.supports = std::make_shared<const SupportSolid>(solidOf(*build.support, build.trees, build.raft, progress));
   shown.supportTree = std::make_shared<const MeshTree>(trellis::surfaceOf(*shown.supports));
+  for (const PartPtr& part : project->parts) shown.standIns.push_back(standInOf(part->mesh));
   const std::lock_guard lock(recentGuard_);
   recent_.emplace_front(key, shown);
   if (recent_.size() > most) recent_.pop_back();

@@ -20,6 +20,7 @@ struct Shown {
   BuildPtr build;
   std::shared_ptr<const SupportSolid> supports;
   MeshTreePtr supportTree;  // of supports' triangles, in the same order, on the plate
+  std::vector<MeshPtr> standIns;  // of each part's mesh, for while the view moves
 };
 
 class Builder : public QObject {

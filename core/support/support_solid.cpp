@@ -2,8 +2,10 @@
 #include "core/support/support_solid.hpp"
 
 #include "core/base/parallel.hpp"
+#include "core/geometry/triangulated.hpp"
 #include "core/support/branch_tubes.hpp"
 
+#include <algorithm>
 #include <map>
 
 namespace trellis {
@@ -11,7 +13,6 @@ namespace trellis {
 namespace {
 
 constexpr double coarseness = 0.08;  // mm
-constexpr double lidPitch = 0.6;     // mm between the strips a lid is made of
 constexpr double eps = 1e-6;
 
 // A region as long as it stays the same upward.
@@ -37,13 +38,14 @@ std::vector<Stretch> findStretches(const SupportLayers& layers, const TipZones& 
   return stretches;
 }
 
+SolidVertex vertexOf(const Vec3& at, const Vec3& normal, const PieceRegion& region) {
+  return {at.cast<float>(), normal.cast<float>(), region.kind, static_cast<std::uint32_t>(region.rules),
+          static_cast<std::uint32_t>(region.piece)};
+}
+
 void addQuad(std::vector<SolidVertex>& out, const Vec3& a, const Vec3& b, const Vec3& c, const Vec3& d,
              const Vec3& normal, const PieceRegion& region) {
-  const auto vertex = [&](const Vec3& p) {
-    return SolidVertex{p.cast<float>(), normal.cast<float>(), region.kind, static_cast<std::uint32_t>(region.rules),
-                       static_cast<std::uint32_t>(region.piece)};
-  };
-  for (const Vec3& p : {a, b, c, a, c, d}) out.push_back(vertex(p));
+  for (const Vec3& p : {a, b, c, a, c, d}) out.push_back(vertexOf(p, normal, region));
 }
 
 void addWalls(std::vector<SolidVertex>& out, const Stretch& stretch, const Polygons& outlines) {
@@ -56,19 +58,21 @@ void addWalls(std::vector<SolidVertex>& out, const Stretch& stretch, const Polyg
     }
 }
 
-// Strips along x through the region; uneven rims are hidden by the walls.
 void addLid(std::vector<SolidVertex>& out, const Polygons& lid, double z, const PieceRegion& region) {
-  if (lid.empty()) return;
-  const Box2 box = boundsOf(lid);
-  for (double y = box.min().y(); y < box.max().y(); y += lidPitch) {
-    const double top = std::min(y + lidPitch, box.max().y());
-    for (const Polygons& part :
-         components(intersect(lid, rectangle({Vec2(box.min().x(), y), Vec2(box.max().x(), top)})))) {
-      const Box2 strip = boundsOf(part);
-      addQuad(out, {strip.min().x(), strip.min().y(), z}, {strip.max().x(), strip.min().y(), z},
-              {strip.max().x(), strip.max().y(), z}, {strip.min().x(), strip.max().y(), z}, {0, 0, 1}, region);
-    }
-  }
+  for (const std::array<Vec2, 3>& corners : triangulated(lid))
+    for (const Vec2& p : corners) out.push_back(vertexOf({p.x(), p.y(), z}, {0, 0, 1}, region));
+}
+
+// By their lowest corners, so that what lies under a height comes first.
+std::vector<SolidVertex> fromBelow(const std::vector<SolidVertex>& triangles) {
+  std::vector<std::pair<float, std::size_t>> order;
+  for (std::size_t v = 0; v + 2 < triangles.size(); v += 3)
+    order.emplace_back(std::min({triangles[v].at.z(), triangles[v + 1].at.z(), triangles[v + 2].at.z()}), v);
+  std::sort(order.begin(), order.end());
+  std::vector<SolidVertex> sorted;
+  sorted.reserve(triangles.size());
+  for (const auto& [low, v] : order) sorted.insert(sorted.end(), &triangles[v], &triangles[v] + 3);
+  return sorted;
 }
 
 }  // namespace
@@ -91,10 +95,10 @@ SupportSolid solidOf(const SupportLayers& layers, const Trees& trees, const Supp
     const Polygons lid = above == standing.end() ? area : subtract(area, above->second);
     addLid(parts[i], simplified(opened(lid, coarseness), coarseness), stretch.top, *stretch.region);
   });
-  SupportSolid solid;
-  addTubes(solid.vertices, layers, trees);
-  for (const auto& part : parts) solid.vertices.insert(solid.vertices.end(), part.begin(), part.end());
-  return solid;
+  std::vector<SolidVertex> triangles;
+  addTubes(triangles, layers, trees);
+  for (const auto& part : parts) triangles.insert(triangles.end(), part.begin(), part.end());
+  return {fromBelow(triangles)};
 }
 
 MeshPtr surfaceOf(const SupportSolid& solid) {

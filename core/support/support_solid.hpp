@@ -13,7 +13,7 @@ struct SolidVertex {
 };
 
 struct SupportSolid {
-  std::vector<SolidVertex> vertices;  // three a triangle
+  std::vector<SolidVertex> vertices;  // three a triangle, those that begin lowest first
 };
 
 // Branches as smooth tubes, and walls of every other region, those that stay the same from layer to layer as one, and

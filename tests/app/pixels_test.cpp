@@ -110,5 +110,65 @@ TEST_F(PixelTest, BordersHaveNoStairsAtRest) {
   EXPECT_GT(between(fine), 100);
 }
 
+// The finer picture stays while the pointer goes about, and until something of it is another.
+TEST_F(PixelTest, TheFinePictureIsKeptUnderTheHand) {
+  open(table(40, 15, 3));
+  look(-70, 40);
+  window.scene().setLively(true);
+  const Box3 part = window.builder().shown().build->parts[0].placed->bounds;
+  const Vec3 top(part.center().x(), part.center().y(), part.max().z());
+  const QImage plain = picture(), fine = picture(true);
+  ASSERT_NE(plain, fine);
+  dragTo(QPoint(3, 3), Qt::NoButton);
+  EXPECT_EQ(picture(), fine);
+  QTest::keyClick(&window.scene(), Qt::Key_B);
+  const QColor bare = pixelAt(picture(true), top);
+  dragTo(window.scene().camera().pixelOf(top)->toPoint(), Qt::NoButton);
+  EXPECT_GT(distance(pixelAt(picture(), top), bare), 10);  // what the brush would lay
+  window.document().perform(RemovePart{0});
+  EXPECT_GT(distance(pixelAt(picture(), top), bare), 10);
+  dragTo(QPoint(3, 3), Qt::NoButton);
+  EXPECT_NE(picture(), fine);
+}
+
+// A stroke is drawn over the kept picture; what is taken away goes from it.
+TEST_F(PixelTest, StrokesComeAndGoOverAKeptPicture) {
+  open(table(40, 15, 3));
+  look(-70, 40);
+  window.scene().setLively(true);
+  QTest::keyClick(&window.scene(), Qt::Key_B);
+  const Box3 part = window.builder().shown().build->parts[0].placed->bounds;
+  const Vec3 top(part.center().x(), part.center().y(), part.max().z());
+  const QPoint there = window.scene().camera().pixelOf(top)->toPoint();
+  const QColor bare = pixelAt(picture(true), top);
+  QTest::mousePress(&window.scene(), Qt::LeftButton, Qt::NoModifier, there);
+  dragTo(there + QPoint(12, 0), Qt::LeftButton);
+  EXPECT_GT(distance(pixelAt(picture(), top), bare), 10);
+  QTest::mouseRelease(&window.scene(), Qt::LeftButton, Qt::NoModifier, there + QPoint(12, 0));
+  dragTo(QPoint(3, 3), Qt::NoButton);
+  EXPECT_GT(distance(pixelAt(picture(true), top), bare), 10);
+  stroke(there - QPoint(12, 0), there + QPoint(24, 0), Qt::ControlModifier);
+  dragTo(QPoint(3, 3), Qt::NoButton);
+  EXPECT_LE(distance(pixelAt(picture(), top), bare), 10);
+}
+
+// While it turns, a part of many facets is drawn by a coarser one, which nobody can tell from it.
+TEST_F(PixelTest, AStandInLooksLikeItsPart) {
+  open(sphere({0, 0, 20}, 20, 80, 160));
+  ASSERT_LT(window.builder().shown().standIns.at(0)->facets.size(), 4000u);
+  look(-70, 30);
+  const QImage whole = picture();
+  window.scene().setLively(true);
+  window.scene().turnBy(1, 0);
+  window.scene().grabFramebuffer();
+  window.scene().turnBy(-1, 0);
+  const QImage moving = window.scene().grabFramebuffer();
+  ASSERT_NE(moving, whole);  // it is another mesh
+  std::size_t apart = 0;
+  for (int y = 0; y < whole.height(); ++y)
+    for (int x = 0; x < whole.width(); ++x) apart += distance(whole.pixelColor(x, y), moving.pixelColor(x, y)) > 40;
+  EXPECT_LT(static_cast<double>(apart), 0.01 * whole.width() * whole.height());
+}
+
 }  // namespace
 }  // namespace trellis::test

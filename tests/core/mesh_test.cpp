@@ -4,6 +4,7 @@
 #include "core/mesh/inspect.hpp"
 #include "core/mesh/ray.hpp"
 #include "core/mesh/read_mesh.hpp"
+#include "core/mesh/stand_in.hpp"
 #include "core/mesh/stl.hpp"
 #include "tests/shapes.hpp"
 
@@ -148,6 +149,22 @@ TEST(MeshTree, FindsTheFirstFacetAndTheNearOnes) {
     if ((ball.mesh().corners(f)[0] - Vec3(0, 0, 50)).norm() > 2) continue;
     EXPECT_TRUE(std::binary_search(near.begin(), near.end(), f));
   }
+}
+
+TEST(StandIn, HasFewFacetsNearTheMesh) {
+  const MeshPtr ball = sphere({0, 0, 0}, 20, 100, 200), few = standInOf(ball);
+  EXPECT_LT(few->facets.size(), ball->facets.size() / 4);
+  for (std::size_t f = 0; f < few->facets.size(); ++f) {
+    const auto [a, b, c] = few->corners(f);
+    EXPECT_NEAR(((a + b + c) / 3).norm(), 20, 3 * standInError);
+  }
+  EXPECT_NEAR(few->bounds.sizes().z(), 40, 2 * standInError);
+  EXPECT_EQ(standInOf(ball), few);  // kept
+}
+
+TEST(StandIn, OfFewFacetsIsTheMeshItself) {
+  const MeshPtr cube = box({0, 0, 0}, {10, 10, 10});
+  EXPECT_EQ(standInOf(cube), cube);
 }
 
 }  // namespace

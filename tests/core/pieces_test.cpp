@@ -59,6 +59,18 @@ TEST(Pieces, EveryLineOfSupportBelongsToOne) {
     }
 }
 
+TEST(SupportSolid, WhatBeginsLowestComesFirst) {
+  const auto built = build(projectOf(shelves({8, 14})));
+  const SupportSolid solid = solidOf(*built->support, built->trees, built->raft, Progress());
+  ASSERT_GT(solid.vertices.size(), 100u);
+  float last = -1;
+  for (std::size_t i = 0; i + 2 < solid.vertices.size(); i += 3) {
+    const float low = std::min({solid.vertices[i].at.z(), solid.vertices[i + 1].at.z(), solid.vertices[i + 2].at.z()});
+    ASSERT_GE(low, last);
+    last = low;
+  }
+}
+
 // Walls alone give the volume back by the divergence theorem: Σ x·n_x·area over closed prisms.
 TEST(SupportSolid, ShowsTheVolumeThatIsBuilt) {
   const auto built = build(projectOf(shelves({8, 14})));

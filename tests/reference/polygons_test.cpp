@@ -6,6 +6,7 @@
 
 #include "core/geometry/clipper_door.hpp"
 #include "core/geometry/moved_outline.hpp"
+#include "core/geometry/triangulated.hpp"
 #include "core/slice/slices.hpp"
 
 #include <boost/geometry.hpp>
@@ -88,6 +89,24 @@ TEST_P(PolygonsTest, SetsAddUp) {
     EXPECT_GT(ClipperLib::Area(piece.front()), 0) << "the outer outline comes first";
   }
   EXPECT_NEAR(pieces, area(one), 1e-6);
+}
+
+TEST_P(PolygonsTest, TrianglesCoverWhatLiesWithin) {
+  const Polygons ring = subtract(unite(a), unite(b));  // with holes
+  double covered = 0;
+  for (const auto& [one, two, three] : triangulated(ring)) {
+    const Vec2 along = two - one, across = three - one;
+    const double twice = along.x() * across.y() - along.y() * across.x();
+    EXPECT_GT(twice, 0);
+    covered += twice / 2;
+    EXPECT_TRUE(contains(ring, toPoint(Vec2((one + two + three) / 3))) || twice < 1e-6);
+  }
+  EXPECT_NEAR(covered, area(ring), 1e-4);
+}
+
+TEST(Polygons, WhatHasNoAreaHasNoTriangles) {
+  EXPECT_TRUE(triangulated({}).empty());
+  EXPECT_TRUE(triangulated({{toPoint(0, 0), toPoint(1, 1), toPoint(2, 2)}}).empty());
 }
 
 TEST_P(PolygonsTest, MeetIsWhatDistanceSays) {
