@@ -60,6 +60,10 @@
     <translation>Abstand der Vorlinie</translation>
 </message>
 <message>
+    <source>Raise the code</source>
+    <translation>Kürzel erhaben drucken</translation>
+</message>
+<message>
     <source>Supports</source>
     <translation>Stützen</translation>
 </message>
@@ -446,6 +450,10 @@
 <message>
     <source>Daylight between the skirt and the print.</source>
     <translation>Luft zwischen Vorlinie und Druck.</translation>
+</message>
+<message>
+    <source>The version's six letters stand out of a plaque on the skirt or raft, to know the print by.</source>
+    <translation>Die sechs Buchstaben der Fassung stehen aus einem Schild an Vorlinie oder Floß hervor, damit der Druck zu erkennen ist.</translation>
 </message>
 <message>
     <source>Whether any support is built. Marks are kept while it is off.</source>

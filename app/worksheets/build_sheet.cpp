@@ -115,7 +115,7 @@ BuildSheet::BuildSheet(Document& document, Builder& builder, View& view, Activit
   addSection(tr("Holds"));
   addSettings({"support.gap.hold", "support.hold.tie_spacing"});
   addSection(tr("Brim and skirt"));
-  addSettings({"brim.width", "brim.gap", "brim.side", "skirt.loops", "skirt.distance"});
+  addSettings({"brim.width", "brim.gap", "brim.side", "skirt.loops", "skirt.distance", "skirt.code"});
   addSection(tr("Layers and part"));
   addSettings({"layer.height", "layer.first", "line.width", "walls", "cover.top", "cover.bottom", "infill.density"});
   connect(&document, &Document::changed, this, &BuildSheet::refresh);

@@ -56,6 +56,7 @@ struct Build : Supports {
   Tally tally;
   double savedSeconds = 0;  // by bodies from the first filament that would dissolve with the interface
   bool towerHasRoom = true;
+  bool codeHasRoom = true;  // to stand raised beside the print, where that is asked for
   SupportLayer
       raft;  // what lies under everything, as one; it belongs to no piece, and there are no regions without one
   std::vector<Price> prices;  // by cause; they sum to all support

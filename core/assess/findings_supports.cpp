@@ -254,6 +254,14 @@ void findInSupports(Finder& f) {
     trappedPieces(f, p);
     fragilePieces(f, p);
   }
+  if (!f.build.codeHasRoom)
+    f.found.push_back({"no-code-room",
+                       Severity::note,
+                       "The code finds no free place beside the print.",
+                       "It is left out. Move the parts together, or away from the plate's border.",
+                       Vec3::Zero(),
+                       -1,
+                       {}});
   if (!f.build.towerHasRoom)
     f.found.push_back({"no-tower-room",
                        Severity::problem,

@@ -108,6 +108,7 @@ class BuildRun {
     const double longer = dissolving == tools ? 0 : tallyOf(builder.print(dissolving), bodies.size(), motion).seconds;
     build_->print = builder.print(tools);
     build_->towerHasRoom = builder.towerHasRoom();
+    build_->codeHasRoom = builder.codeHasRoom();
     build_->tally = tallyOf(build_->print, bodies.size(), motion);
     if (dissolving != tools) build_->savedSeconds = longer - build_->tally.seconds;
     build_->raft = {plateHeight(project_.settings), -project_.settings.number("support.raft.gap"), {}};

@@ -2,6 +2,7 @@
 #include "core/results/print_layers.hpp"
 
 #include "core/base/parallel.hpp"
+#include "core/document/variants.hpp"
 #include "core/gcode/pace.hpp"
 #include "core/toolpath/order.hpp"
 
@@ -197,13 +198,43 @@ std::pair<Polygons, Polygons> PrintBuilder::standing() const {
   return {parts, supports};
 }
 
-// Skirt, and brim where there is no raft: what is laid on the plate first.
-std::vector<PathGroup> PrintBuilder::aroundEverything() const {
+// What the skirt goes around.
+Polygons PrintBuilder::covered() const {
   const auto [parts, supports] = standing();
-  Polygons covered = raft_.empty() ? unite(unite(parts, supports), brimReach(parts, adhesion_)) : raft_;
-  if (tower_.columns > 0) covered = unite(covered, rectangle({towerCorner_, towerCorner_ + tower_.size()}));
-  std::vector<PathGroup> groups{skirtLines(covered, adhesion_)};
-  if (raft_.empty()) groups.push_back(brimLines(parts, supports, adhesion_));
+  const Polygons all = raft_.empty() ? unite(unite(parts, supports), brimReach(parts, adhesion_)) : raft_;
+  return tower_.columns > 0 ? unite(all, rectangle({towerCorner_, towerCorner_ + tower_.size()})) : all;
+}
+
+// Places the plaque, and its letters in the layers that lie right on it; where a raft's gap is all there is, they are
+// cut out of it.
+void PrintBuilder::raiseCode() {
+  if (!adhesion_.raisesCode || entries_.empty()) return;
+  const Settings& settings = project_.settings;
+  code_ = raisedCode(codeOf(std::make_shared<const Project>(project_)), covered(),
+                     {settings.number("machine.width"), settings.number("machine.depth")}, adhesion_);
+  codeHasRoom_ = code_.has_value();
+  double top = lowest_;
+  int raised = 0;
+  for (Entry& entry : entries_) {
+    const bool isNext = raised <= raisedLayers && std::abs(entry.bottom - top) < 1e-6;
+    entry.raised = isNext ? raised++ : -1;
+    if (isNext) top = entry.top;
+  }
+  if (code_ && raised == 1) code_->plaque = subtract(code_->plaque, code_->letters);
+}
+
+// Skirt, brim where there is no raft, and the code: what is laid first.
+std::vector<PathGroup> PrintBuilder::aroundIn(std::size_t i) const {
+  std::vector<PathGroup> groups;
+  if (i == 0) {
+    const auto [parts, supports] = standing();
+    groups.push_back(skirtLines(covered(), adhesion_));
+    if (raft_.empty()) groups.push_back(brimLines(parts, supports, adhesion_));
+  }
+  const Entry& entry = entries_[i];
+  const double height = entry.top - entry.bottom;
+  if (code_ && entry.raised == 0) groups.push_back(plaqueLines(*code_, adhesion_, height));
+  if (code_ && entry.raised > 0) groups.push_back(letterLines(*code_, adhesion_, height));
   return groups;
 }
 
@@ -285,7 +316,7 @@ PrintLayerInputs PrintBuilder::inputsOf(std::size_t i, const std::vector<int>& b
   in.motion = motion_;
   in.travel = travel_;
   in.beside = beside_;
-  if (i == 0) in.around = aroundEverything();
+  in.around = aroundIn(i);
   if (entry.raftLayer >= 0) in.raft.push_back(raftLines(raft_, static_cast<std::size_t>(entry.raftLayer), adhesion_));
   if (entry.supportLayer >= 0) {
     const auto s = static_cast<std::size_t>(entry.supportLayer);
@@ -304,6 +335,7 @@ PrintLayerInputs PrintBuilder::inputsOf(std::size_t i, const std::vector<int>& b
 
 Print PrintBuilder::print(const std::vector<int>& bodyTools) {
   planTools(bodyTools);
+  raiseCode();
   Print print{std::vector<std::shared_ptr<const PrintLayer>>(entries_.size())};
   parallelFor(entries_.size(), progress_, [&](std::size_t i) {
     print.layers[i] = store_.get(printLayer, inputsOf(i, bodyTools), progress_).value;

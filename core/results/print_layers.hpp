@@ -9,6 +9,7 @@
 #include "core/toolpath/adhesion.hpp"
 #include "core/toolpath/part_paths.hpp"
 #include "core/toolpath/prime_tower.hpp"
+#include "core/toolpath/raised_code.hpp"
 #include "core/toolpath/support_paths.hpp"
 #include "core/toolpath/travel.hpp"
 
@@ -68,6 +69,7 @@ class PrintBuilder {
   Print print(const std::vector<int>& bodyTools);
   const Polygons& raft() const { return raft_; }
   bool towerHasRoom() const { return towerHasRoom_; }
+  bool codeHasRoom() const { return codeHasRoom_; }
 
  private:
   struct Entry {
@@ -77,6 +79,7 @@ class PrintBuilder {
     std::ptrdiff_t raftLayer = -1;     // counted from the plate, or −1
     int firstTool = 0, lastTool = 0;   // the filaments it begins and ends with
     std::vector<TowerSlab> slabs;
+    int raised = -1;  // of the plaque and its letters, counted from the plate, or −1
     std::vector<std::vector<std::size_t>>
         carrying;  // of a part layer, for each part: the support layers right under it
     std::vector<PrintLayerInputs::PartLayer> partPaths;
@@ -90,7 +93,9 @@ class PrintBuilder {
   Polygons carriedUnder(const Entry& entry, std::size_t part) const;
   int toolOf(const PieceRegion& region, const std::vector<int>& bodyTools) const;
   std::pair<Polygons, Polygons> standing() const;
-  std::vector<PathGroup> aroundEverything() const;
+  Polygons covered() const;
+  void raiseCode();
+  std::vector<PathGroup> aroundIn(std::size_t i) const;
   PrintLayerInputs inputsOf(std::size_t i, const std::vector<int>& bodyTools) const;
 
   Store& store_;
@@ -116,6 +121,8 @@ class PrintBuilder {
   PrimeTower tower_;
   Vec2 towerCorner_ = Vec2::Zero();
   bool towerHasRoom_ = true;
+  std::optional<RaisedCode> code_;  // the project's, where that is asked for and has room
+  bool codeHasRoom_ = true;
   Polygons raft_;              // outline
   double floor_, lowest_ = 0;  // mm, what supports and the print stand on
   Point beside_{0, 0};

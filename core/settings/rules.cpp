@@ -82,6 +82,7 @@ AdhesionRules adhesionRules(const Settings& settings) {
   rules.raftLayers = settings.whole("support.raft.layers");
   rules.raftReach = settings.number("support.raft.reach");
   rules.raftGap = settings.number("support.raft.gap");
+  rules.raisesCode = settings.yes("skirt.code");
   return rules;
 }
 

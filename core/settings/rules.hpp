@@ -93,6 +93,7 @@ struct AdhesionRules {
   BrimSide brimSide = BrimSide::outside;
   int raftLayers = 0;
   double raftReach = 4, raftGap = 0.2;  // mm past the outline; mm of daylight over it
+  bool raisesCode = false;
 };
 
 struct TowerRules {

@@ -53,6 +53,15 @@ void addLayers(std::vector<SettingRow>& rows) {
                         "Around the outlines, in their holes, or both."));
   rows.push_back(
       number("skirt.distance", "Skirt distance", "mm", 1, 30, 5, "Daylight between the skirt and the print."));
+  rows.push_back({"skirt.code",
+                  SettingKind::yesNo,
+                  "Raise the code",
+                  "",
+                  0,
+                  0,
+                  false,
+                  {},
+                  "The version's six letters stand out of a plaque on the skirt or raft, to know the print by."});
 }
 
 void addSupport(std::vector<SettingRow>& rows) {
