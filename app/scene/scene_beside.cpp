@@ -50,7 +50,7 @@ void SceneView::drawBeside(const QMatrix4x4& toScreen) {
   if (beside->mode == BesideMode::outlines) {
     line_->bind();
     line_->setUniformValue("toScreen", toScreen);
-    drawLines(besideLines_, GL_LINES);
+    drawBuffer(besideLines_, GL_LINES);
     line_->release();
     return;
   }
@@ -63,15 +63,15 @@ void SceneView::drawBeside(const QMatrix4x4& toScreen) {
   glClear(GL_COLOR_BUFFER_BIT | GL_DEPTH_BUFFER_BIT);
   line_->bind();
   line_->setUniformValue("toScreen", toScreen);
-  if (camera_.pitch() >= 0) drawLines(sheet_, GL_TRIANGLES);
-  drawLines(camera_.pitch() >= 0 ? plate_ : rim_, GL_LINES);
+  if (camera_.pitch() >= 0) drawBuffer(sheet_, GL_TRIANGLES);
+  drawBuffer(camera_.pitch() >= 0 ? plate_ : rim_, GL_LINES);
   line_->release();
   prepareSurfaces(toScreen);
   solid_->bind();
   solid_->setUniformValue("faded", 0.0f);
   for (Buffer* buffer : {&besideParts_, &besideSupports_}) {
     const bool shown = buffer == &besideParts_ ? look_ != Look::supportsAlone : drawsSupports();
-    if (shown) drawLines(*buffer, GL_TRIANGLES);
+    if (shown) drawBuffer(*buffer, GL_TRIANGLES);
   }
   solid_->release();
   glDisable(GL_SCISSOR_TEST);

@@ -84,7 +84,7 @@ void SceneView::closeCut(const Plane& plane, float kind, const std::function<voi
   glStencilFunc(GL_NOTEQUAL, 0, 0xff);
   glStencilOp(GL_KEEP, GL_KEEP, GL_KEEP);
   fill(section_, sheetIn(plane, camera_.eye() + camera_.forward() * camera_.distance(), kind));
-  drawLines(section_, GL_TRIANGLES);
+  drawBuffer(section_, GL_TRIANGLES);
   glDisable(GL_STENCIL_TEST);
 }
 

@@ -53,6 +53,12 @@ Camera SceneView::fitted(Camera camera) const {
   return camera;
 }
 
+bool SceneView::isInParts(const Vec3& place) const {
+  for (std::size_t p = 0; p < document_.project()->parts.size(); ++p)
+    if (isShown(p) && boundsOfPart(p).contains(place)) return true;
+  return false;
+}
+
 void SceneView::fitAll() {
   glide_.stop();
   camera_ = fitted(camera_);

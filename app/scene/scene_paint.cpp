@@ -115,9 +115,9 @@ void SceneView::drawSupports() {
 void SceneView::drawOnSurfaces() {
   glEnable(GL_POLYGON_OFFSET_FILL);
   glPolygonOffset(-1, -1);
-  for (Buffer* buffer : {&coats_, &choices_}) drawLines(*buffer, GL_TRIANGLES);
+  for (Buffer* buffer : {&coats_, &choices_}) drawBuffer(*buffer, GL_TRIANGLES);
   glPolygonOffset(-2, -2);
-  if (look_ != Look::scars) drawLines(marks_, GL_TRIANGLES);
+  if (look_ != Look::scars) drawBuffer(marks_, GL_TRIANGLES);
   glDisable(GL_POLYGON_OFFSET_FILL);
 }
 
@@ -134,11 +134,11 @@ void SceneView::drawSeenThrough(bool glass) {
     drawSupports();
     surface_->setUniformValue("glass", 0.0f);
   }
-  drawLines(zones_, GL_TRIANGLES);
+  drawBuffer(zones_, GL_TRIANGLES);
   blend(false);
 }
 
-void SceneView::drawLines(Buffer& buffer, unsigned mode) {
+void SceneView::drawBuffer(Buffer& buffer, unsigned mode) {
   if (buffer.count == 0) return;
   buffer.array.bind();
   glDrawArrays(mode, 0, buffer.count);
@@ -205,23 +205,23 @@ void SceneView::drawFrame() {
   line_->setUniformValue("toScreen", toScreen);
   setNoClip(*line_);
   const bool fromAbove = camera_.pitch() >= 0;
-  if (fromAbove) drawLines(sheet_, GL_TRIANGLES);
-  glDepthMask(fromAbove ? GL_FALSE : GL_TRUE);     // lines on the sheet are no edges of anything
-  drawLines(fromAbove ? plate_ : rim_, GL_LINES);  // from below its rim is enough
+  if (fromAbove) drawBuffer(sheet_, GL_TRIANGLES);
+  glDepthMask(fromAbove ? GL_FALSE : GL_TRUE);      // lines on the sheet are no edges of anything
+  drawBuffer(fromAbove ? plate_ : rim_, GL_LINES);  // from below its rim is enough
   glDepthMask(GL_TRUE);
   line_->release();
   drawSurfaces(toScreen);
   line_->bind();
   line_->setUniformValue("toScreen", toScreen);
-  drawLines(ribbons_, GL_TRIANGLES);
+  drawBuffer(ribbons_, GL_TRIANGLES);
   drawStack();
-  drawLines(travels_, GL_LINES);
-  drawLines(arrows_, GL_LINES);
+  drawBuffer(travels_, GL_LINES);
+  drawBuffer(arrows_, GL_LINES);
   glDepthFunc(GL_LEQUAL);
   setClip(*line_, view_.range().second);  // what is said of a place goes with it
-  if (look_ != Look::supportsAlone && !view_.gcode()) drawLines(defects_, GL_LINES);
-  if (look_ == Look::scars && !view_.gcode()) drawLines(scars_, GL_LINES);
-  if (!view_.gcode()) drawLines(decisions_, GL_LINES);
+  if (look_ != Look::supportsAlone && !view_.gcode()) drawBuffer(defects_, GL_LINES);
+  if (look_ == Look::scars && !view_.gcode()) drawBuffer(scars_, GL_LINES);
+  if (!view_.gcode()) drawBuffer(decisions_, GL_LINES);
   setNoClip(*line_);
   drawGuides();
   line_->release();
@@ -237,7 +237,7 @@ void SceneView::useView() {
 
 void SceneView::drawOnce(const std::vector<LineVertex>& lines) {
   fill(ball_, lines);
-  drawLines(ball_, GL_LINES);
+  drawBuffer(ball_, GL_LINES);
 }
 
 // Planes, places and floating starts.
@@ -257,7 +257,7 @@ void SceneView::drawGuides() {
   if (builder_.shown().build && !builder_.isStale() && look_ != Look::supportsAlone) {
     fill(starts_, startDiamonds(*builder_.shown().build, camera_,
                                 [this](std::size_t part, const Vec3& at) { return isShown(part) && !isCutAway(at); }));
-    drawLines(starts_, GL_TRIANGLES);
+    drawBuffer(starts_, GL_TRIANGLES);
   }
 }
 
@@ -292,17 +292,17 @@ void SceneView::drawHandSurfaces() {
   glEnable(GL_POLYGON_OFFSET_FILL);
   glPolygonOffset(-1, -1);
   const bool parts = look_ != Look::supportsAlone;
-  if (parts) drawLines(lit_, GL_TRIANGLES);
+  if (parts) drawBuffer(lit_, GL_TRIANGLES);
   glPolygonOffset(-2, -2);
-  if (parts && look_ != Look::scars) drawLines(marks_, GL_TRIANGLES);
+  if (parts && look_ != Look::scars) drawBuffer(marks_, GL_TRIANGLES);
   blend(true);
-  drawLines(removal_, GL_TRIANGLES);  // over the support it is of
+  drawBuffer(removal_, GL_TRIANGLES);  // over the support it is of
   glPolygonOffset(-3, -3);
   surface_->setUniformValue("fresh", 1.0f);
-  if (parts) drawLines(fresh_, GL_TRIANGLES);
+  if (parts) drawBuffer(fresh_, GL_TRIANGLES);
   surface_->setUniformValue("fresh", 0.0f);
   glDisable(GL_POLYGON_OFFSET_FILL);
-  if (ghostAt_) drawLines(ghost_, GL_TRIANGLES);
+  if (ghostAt_) drawBuffer(ghost_, GL_TRIANGLES);
   blend(false);
   surface_->release();
   useClipPlanes(false);

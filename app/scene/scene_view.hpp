@@ -144,9 +144,10 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   // Where it is looked at from, see scene_moves.cpp.
   void moveTo(const Camera& goal);
   Camera fitted(Camera camera) const;
+  bool isInParts(const Vec3& place) const;  // within the box of one that is shown
   QSize viewSize() const;  // of what the hand works on: half the scene where the other half shows another variant
   bool isOnWipe(const QPointF& pixel) const;
-  void drawLines(Buffer& buffer, unsigned mode);
+  void drawBuffer(Buffer& buffer, unsigned mode);
   void drawGuides();
   void drawHand();
   void drawHandSurfaces();

@@ -9,8 +9,8 @@ namespace trellis {
 
 namespace {
 
-constexpr double coarseness = 0.08;  // mm between a round branch and what is drawn of it
-constexpr double slopeSlack = 0.5;   // mm a tip's outline may rise over its highest known demand
+constexpr int sides = 12;           // of all, or there would be cracks between them
+constexpr double slopeSlack = 0.5;  // mm a tip's outline may rise over its highest known demand
 
 // Which piece, printed by which settings, a branch belongs to at a place.
 struct Belongs {
@@ -34,14 +34,7 @@ struct Ring {
   Vec3f at(double angle) const { return (centre + radius * Vec3(std::cos(angle), std::sin(angle), 0)).cast<float>(); }
 };
 
-int sidesFor(double radius) {
-  constexpr int least = 6;
-  return radius > coarseness ? std::max(least, static_cast<int>(std::ceil(pi / std::acos(1 - coarseness / radius))))
-                             : least;
-}
-
 void addTube(std::vector<SolidVertex>& out, const Ring& upper, const Ring& lower, const Belongs& owner) {
-  const int sides = sidesFor(std::max(upper.radius, lower.radius));
   const auto vertex = [&](const Ring& ring, int side) {
     const double angle = 2 * pi * side / sides;
     return SolidVertex{ring.at(angle),
