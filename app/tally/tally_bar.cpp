@@ -118,8 +118,8 @@ TallyBar::TallyBar(Document& document, Builder& builder, Activity& activity, Not
   progress_->setRange(0, 100);
   progress_->setTextVisible(false);
   progress_->setFixedWidth(110);
-  cancel_ = new QPushButton(tr("Cancel"));
-  cancel_->setToolTip(tr("Stop building. What was built last stays in view; the next change builds again."));
+  cancel_ = new QPushButton;
+  cancel_->setObjectName("cancelOrBuild");
   pin_ = new QPushButton(tr("Pin"));
   pin_->setObjectName("pin");
   pin_->setToolTip(
@@ -134,7 +134,8 @@ TallyBar::TallyBar(Document& document, Builder& builder, Activity& activity, Not
   for (QWidget* widget : std::initializer_list<QWidget*>{stage_, progress_, cancel_, pin_, findings_, open_})
     line->addWidget(widget);
   column->addLayout(line);
-  connect(cancel_, &QPushButton::clicked, &builder, &Builder::cancel);
+  connect(cancel_, &QPushButton::clicked, this,
+          [this] { builder_.wasGivenUp() ? builder_.rebuild() : builder_.cancel(); });
   connect(pin_, &QPushButton::clicked, this, &TallyBar::pin);
   connect(open_, &QToolButton::clicked, this, &TallyBar::toggleBreakdown);
   connect(findings_, &QToolButton::clicked, this, &TallyBar::findingsAsked);
@@ -186,10 +187,14 @@ void TallyBar::fitWords() {
 }
 
 void TallyBar::showProgress(double fraction, const QString& stage) {
-  const bool running = fraction < 1;
-  stage_->setText(spoken(stage.toStdString()));
+  const bool running = fraction < 1, stopped = !running && builder_.wasGivenUp();
+  stage_->setText(stopped ? tr("stopped") : spoken(stage.toStdString()));
   progress_->setValue(static_cast<int>(fraction * 100));
-  for (QWidget* widget : std::initializer_list<QWidget*>{stage_, progress_, cancel_}) widget->setVisible(running);
+  progress_->setVisible(running);
+  cancel_->setText(stopped ? tr("Build") : tr("Cancel"));
+  cancel_->setToolTip(stopped ? tr("Go on with what was stopped.")
+                              : tr("Stop building. What was built last stays in view; the next change builds again."));
+  for (QWidget* widget : std::initializer_list<QWidget*>{stage_, cancel_}) widget->setVisible(running || stopped);
   fitWords();
 }
 
@@ -203,7 +208,7 @@ void TallyBar::refresh() {
   filament_->setVisible(!empty);
   money_->setVisible(!empty);
   if (empty) {
-    time_->setText(tr("Nothing to print yet"));
+    time_->setText(document_.project()->parts.empty() ? tr("Nothing to print yet") : tr("Not built yet"));
     open_->setText("▴");
     breakdown_->clear();
     findings_->setVisible(false);

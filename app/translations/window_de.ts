@@ -3657,6 +3657,22 @@ ein Anfang in der Luft: anklicken, um hinzugehen</translation>
         <source>%1 tool changes</source>
         <translation>%L1 Werkzeugwechsel</translation>
     </message>
+    <message>
+        <source>stopped</source>
+        <translation>angehalten</translation>
+    </message>
+    <message>
+        <source>Build</source>
+        <translation>Bauen</translation>
+    </message>
+    <message>
+        <source>Go on with what was stopped.</source>
+        <translation>Mit dem weitermachen, was angehalten wurde.</translation>
+    </message>
+    <message>
+        <source>Not built yet</source>
+        <translation>Noch nicht gebaut</translation>
+    </message>
 </context>
 <context>
     <name>trellis::TintEditor</name>

@@ -55,6 +55,7 @@ void Builder::forget() {
 
 // What comes early is shown only while it is of the project that is there.
 void Builder::rebuild() {
+  givenUp_ = false;
   trying_->cancel();
   tryingFor_.reset();
   // What was shown a moment ago, or is shown beside, is there at once.
@@ -184,6 +185,7 @@ void Builder::weigh(const std::vector<Removal>& removals, const std::function<vo
 }
 
 void Builder::cancel() {
+  givenUp_ = isStale();
   worker_->cancel();
   activity_.errands().cancel();
   if (!trialPrint_) triedBuild_.reset();

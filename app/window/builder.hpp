@@ -19,7 +19,7 @@ struct Shown {
   ProjectPtr project;  // what it was built from
   BuildPtr build;
   std::shared_ptr<const SupportSolid> supports;
-  MeshTreePtr supportTree;  // of supports' triangles, in the same order, on the plate
+  MeshTreePtr supportTree;        // of supports' triangles, in the same order, on the plate
   std::vector<MeshPtr> standIns;  // of each part's mesh, for while the view moves
 };
 
@@ -45,7 +45,8 @@ class Builder : public QObject {
   Shown made(const ProjectPtr& project, const Progress& progress, const Watch& watch = {});
 
   void rebuild();
-  void cancel();  // and all errands
+  void cancel();                                // and all errands
+  bool wasGivenUp() const { return givenUp_; }  // so that what is shown stays behind until the next change
 
   void exportGcode(const QString& path, const Activity::Done& done = {});
   // Supports as .stl, or parts and supports as .3mf, with their layers if wanted, for other programs.
@@ -88,7 +89,7 @@ class Builder : public QObject {
   Store& store_;
   Shown shown_;
   Findings findings_;
-  bool remediesTried_ = false;
+  bool remediesTried_ = false, givenUp_ = false;
   std::uint64_t revision_ = 0;
   std::shared_ptr<const SupportSolid> early_;
   ProjectPtr earlyOf_;

@@ -4,6 +4,7 @@
 
 #include <QComboBox>
 #include <QLabel>
+#include <QPushButton>
 #include <QScrollArea>
 #include <QWheelEvent>
 
@@ -255,6 +256,39 @@ TEST_F(HarmlessTest, APropFromAboveStandsUnderWhatIsThere) {
   const Part& part = *window.document().project()->parts[0];
   EXPECT_NEAR((transformOf(part.placement, *part.mesh) * part.props[0].at).z(), 12, 1e-3);
   EXPECT_EQ(window.builder().shown().build->support->pieces.size(), 1u);
+}
+
+TEST_F(HarmlessTest, WhatWasStoppedSaysSoAndGoesOnAtAClick) {
+  window.document().open(TRELLIS_DEMO "/frond.stl");
+  ASSERT_TRUE(QTest::qWaitFor([&] { return window.document().project()->parts.size() == 1; }, 20000));
+  ASSERT_TRUE(window.builder().isStale());
+  auto* button = window.findChild<QPushButton*>("cancelOrBuild");
+  ASSERT_TRUE(QTest::qWaitFor([&] { return button->isVisible(); }, 20000));
+  EXPECT_EQ(button->text(), "Cancel");
+  QTest::mouseClick(button, Qt::LeftButton);
+  ASSERT_TRUE(QTest::qWaitFor([&] { return button->text() == "Build"; }, 20000));
+  QTest::qWait(200);
+  EXPECT_TRUE(button->isVisible());
+  EXPECT_TRUE(window.builder().isStale());
+  QTest::mouseClick(button, Qt::LeftButton);
+  EXPECT_TRUE(QTest::qWaitFor([&] { return !window.builder().isStale(); }, 300000));
+  EXPECT_TRUE(QTest::qWaitFor([&] { return !button->isVisible(); }, 20000));
+}
+
+TEST_F(HarmlessTest, APartThatGrowsAroundTheEyeIsSeenWhole) {
+  open(test::box({0, 0, 0}, {10, 10, 10}));
+  window.document().perform(PlacePart{0, {}, {}, Vec3::Constant(15)});
+  const Part& grown = *window.document().project()->parts[0];
+  const Box3 part = placedBounds(grown.placement, *grown.mesh);
+  const auto isSeenWhole = [&] {
+    if (part.contains(window.scene().camera().eye())) return false;
+    for (int corner = 0; corner < 8; ++corner) {
+      const auto pixel = window.scene().camera().pixelOf(part.corner(static_cast<Box3::CornerType>(corner)));
+      if (!pixel || !QRectF(window.scene().rect()).contains(*pixel)) return false;
+    }
+    return true;
+  };
+  EXPECT_TRUE(QTest::qWaitFor(isSeenWhole, 5000));
 }
 
 }  // namespace
