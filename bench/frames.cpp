@@ -86,6 +86,7 @@ int main(int argc, char** argv) {
   if (!built(1)) return 1;
   row("frame while turning, 300 k facets", turning(scene), empty, "aim 1.7×");
   row("the fine frame at rest, 300 k facets", atRest(scene), empty, "aim 8×");
+  row("pointing over the fine picture", frames(scene, [](int) {}), empty, "");
   window.document().open(TRELLIS_DEMO_PROJECT);
   if (!built(5)) return 1;
   const double top = window.builder().shown().build->print.layers.back()->top;
