@@ -9,6 +9,7 @@
 #include "app/window/main_window.hpp"
 #include "app/worksheets/compare_sheet.hpp"
 
+#include <QCoreApplication>
 #include <QFileInfo>
 #include <QLayout>
 #include <QStackedWidget>

@@ -13,6 +13,7 @@ namespace trellis {
 namespace {
 
 constexpr double coarseness = 0.08;  // mm
+constexpr double sliver = 0.02;      // mm; a lid narrower than twice that is no step to be seen
 constexpr double eps = 1e-6;
 
 // A region as long as it stays the same upward.
@@ -93,7 +94,7 @@ SupportSolid solidOf(const SupportLayers& layers, const Trees& trees, const Supp
     const auto above = standing.find(std::llround(stretch.top * 1e6));
     const Polygons& area = stretch.region->area;
     const Polygons lid = above == standing.end() ? area : subtract(area, above->second);
-    addLid(parts[i], simplified(opened(lid, coarseness), coarseness), stretch.top, *stretch.region);
+    addLid(parts[i], simplified(opened(lid, sliver), sliver), stretch.top, *stretch.region);
   });
   std::vector<SolidVertex> triangles;
   addTubes(triangles, layers, trees);
