@@ -43,8 +43,8 @@ std::optional<SceneView::Hit> SceneView::hitAt(const QPointF& pixel) {
       const double distance = (at - ray.origin).norm();
       if (distance < nearest) {
         nearest = distance;
-        const Eigen::Matrix3d normalToPlate = normalMap(toPlate);
-        best = Hit{p, hit->facet, at, leanOf((normalToPlate * part.mesh->normal(hit->facet)).normalized())};
+        const Vec3 normal = (normalMap(toPlate) * part.mesh->normal(hit->facet)).normalized();
+        best = Hit{p, hit->facet, at, leanOf(normal), normal.dot(ray.direction) > 0};
       }
       break;
     }
@@ -97,7 +97,9 @@ void SceneView::describe(const std::optional<Hit>& hit, const std::optional<Supp
   const Part& part = *document_.project()->parts[hit->part];
   QString words =
       QString("%1  ·  %2 mm high  ·  ").arg(QString::fromStdString(shortName(part.name))).arg(hit->at.z(), 0, 'f', 2);
-  if (hit->lean > 0.5)
+  if (hit->within)
+    words += tr("the inside");
+  else if (hit->lean > 0.5)
     words += tr("leans %1° (%2° from the plate)").arg(hit->lean, 0, 'f', 0).arg(90 - hit->lean, 0, 'f', 0);
   else
     words += hit->lean < -0.5 ? tr("faces up") : tr("upright wall");

@@ -93,6 +93,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
     std::uint32_t facet;
     Vec3 at;      // plate coordinates
     double lean;  // degrees
+    bool within;  // its back is seen: into an open mesh, or through a cut
   };
 
   struct SupportHit {

@@ -3077,6 +3077,10 @@ Es wird jetzt probiert. Behalten Sie es, oder lassen Sie alles, wie es war.</tra
         <source>The zone covers %2 mm² of sites %1.</source>
         <translation>Die Zone bedeckt %L2 mm² der Stellen %L1.</translation>
     </message>
+    <message>
+        <source>the inside</source>
+        <translation>das Innere</translation>
+    </message>
 </context>
 <context>
     <name>trellis::SetLines</name>

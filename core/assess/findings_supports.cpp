@@ -261,7 +261,7 @@ void findInSupports(Finder& f) {
                        "It is left out. Move the parts together, or away from the plate's border.",
                        Vec3::Zero(),
                        -1,
-                       {}});
+                       {ChangeSetting{"skirt.code", false}}});
   if (!f.build.towerHasRoom)
     f.found.push_back({"no-tower-room",
                        Severity::problem,

@@ -15,10 +15,10 @@ constexpr double digitHeight = 6;  // mm; strokes of two lines of 0.4 mm
 constexpr double margin = 1.5;     // mm of plaque around the letters
 constexpr double bondsBy = 0.5;    // of a line's width that it reaches into what it lies against
 
-// Of what is laid on the plate first, with the line that the plaque holds on to.
+// What the plaque holds on to: a skirt's line, or the raft; without either it stands apart.
 Polygons outermost(const Polygons& covered, const AdhesionRules& rules) {
-  const double skirt = rules.skirtLoops > 0 ? rules.skirtDistance + rules.skirtLoops * rules.firstLineWidth : 0;
-  return grow(covered, skirt);
+  const double apart = rules.skirtLoops > 0 || rules.raftLayers == 0 ? rules.skirtDistance : 0;
+  return grow(covered, apart + rules.skirtLoops * rules.firstLineWidth);
 }
 
 // Where an outline reaches farthest along a direction: the middle of all such places.

@@ -15,8 +15,8 @@ struct RaisedCode {
   Polygons plaque, letters;  // on the plate
 };
 
-// Against the outermost of what is laid on the plate (a skirt's line, or the raft), on the first side where it stays on
-// the plate: in front, behind, left, right. Nothing where no side has room. covered: what skirts go around.
+// Against a skirt's line, or the raft, or as far from the print as a skirt would be, on the first side where it stays
+// on the plate: in front, behind, left, right. Nothing where no side has room. covered: what skirts go around.
 std::optional<RaisedCode> raisedCode(const std::string& code, const Polygons& covered, const Vec2& plate,
                                      const AdhesionRules& rules);
 

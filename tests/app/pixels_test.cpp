@@ -79,6 +79,11 @@ TEST_F(PixelTest, ThroughAHoleTheInsideIsSeen) {
   const QColor inside = pixelAt(picture(), {bounds.center().x(), bounds.max().y(), bounds.max().z() - 3});
   const QColor air = pixelAt(picture(), {bounds.center().x(), bounds.max().y(), bounds.max().z() + 6});
   EXPECT_GT(distance(inside, air), 20);
+  QString said;
+  QObject::connect(&window.scene(), &SceneView::pointedAt, &window, [&](const QString& words) { said = words; });
+  const Vec3 far(bounds.center().x(), bounds.max().y(), bounds.max().z() - 3);
+  dragTo(window.scene().camera().pixelOf(far)->toPoint(), Qt::NoButton);
+  EXPECT_TRUE(said.contains("the inside")) << said.toStdString();
 }
 
 // A slanted border has pixels between its two sides at rest, where a coarse picture has stairs.

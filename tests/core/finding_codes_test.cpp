@@ -243,6 +243,11 @@ const std::vector<Case>& cases() {
        [] {
          return projectOf(onANeck(), {{"support.gap.above", 0.1}, {"support.interface.upper.spacing", 0.1}});
        }},
+      {"no-code-room",
+       [] {
+         return projectOf(box({0, 0, 0}, {20, 20, 4}),
+                          {{"skirt.code", true}, {"machine.width", 40}, {"machine.depth", 34}});
+       }},
       {"no-tower-room",
        [] {
          PlacePart middle;

@@ -107,6 +107,16 @@ TEST(SettingEffects, TheCodeStandsRaisedBesideThePrint) {
   }
 }
 
+TEST(SettingEffects, WithoutASkirtTheCodeStandsApart) {
+  const Values none{{"skirt.code", true}, {"skirt.loops", 0}, {"skirt.distance", 4}};
+  const std::string gcode = gcodeOf(projectOf(box({0, 0, 0}, {20, 20, 6}), none));
+  Box2 part;  // to the middles of its walls
+  for (const Bead& bead : beadsOf(gcode, "part.wall.outer")) part.extend(Vec2(bead.x0, bead.y0));
+  const Polygons plaque = skirtIn(gcode, 0.2);
+  ASSERT_EQ(components(plaque).size(), 1u);
+  EXPECT_NEAR(std::sqrt(part.squaredExteriorDistance(boundsOf(plaque))), 4 + 0.45 / 2, 0.3);
+}
+
 TEST(SettingEffects, OnARaftOfOneLayerTheCodeIsCutOut) {
   const Values one{{"skirt.code", true}, {"support.raft.layers", 1}, {"skirt.loops", 0}};
   const ProjectPtr project = projectOf(box({100, 100, 0}, {120, 120, 6}), one);

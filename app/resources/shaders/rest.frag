@@ -26,9 +26,14 @@ void main() {
   float hollow = 0.0;
   const ivec2 ways[7] = ivec2[7](ivec2(7, 2), ivec2(-2, 7), ivec2(9, 12), ivec2(-12, 9), ivec2(23, 3), ivec2(-9, 22),
                                  ivec2(17, -17));
+  // Each of four neighbouring pixels looks along ways of its own, or a thin branch would cast as many stripes.
+  ivec2 place = ivec2(gl_FragCoord.xy) & 1;
+  float turn = float(place.x * 2 + place.y) * 0.3927;
+  mat2 turned = mat2(cos(turn), sin(turn), -sin(turn), cos(turn));
   for (int k = 0; k < 7; ++k) {
-    float reach = length(vec2(ways[k])) * 0.5 * pixel;
-    float a = raw(ways[k]), b = raw(-ways[k]);
+    ivec2 way = ivec2(round(turned * vec2(ways[k])));
+    float reach = length(vec2(way)) * 0.5 * pixel;
+    float a = raw(way), b = raw(-way);
     float nearer = (here - (a + b) * 0.5) * mm / reach;
     // What lies far before or behind has nothing to do with this place.
     float apart = max(abs(distanceOf(a) - z), abs(distanceOf(b) - z)) / reach;
