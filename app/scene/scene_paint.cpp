@@ -273,6 +273,8 @@ void SceneView::drawHand() {
   glEnable(GL_DEPTH_TEST);
   glDepthFunc(GL_LEQUAL);
   drawHandSurfaces();
+  blend(true);
+  glEnable(GL_LINE_SMOOTH);  // they are not drawn twice as large
   line_->bind();
   line_->setUniformValue("toScreen", camera_.toScreen());
   const Brush& brush = hand_.brush();
@@ -282,6 +284,8 @@ void SceneView::drawHand() {
   glDisable(GL_DEPTH_TEST);  // handles are taken through whatever stands before them
   if (!handles_.empty()) drawOnce(handleLines(handles_, hot_));
   line_->release();
+  glDisable(GL_LINE_SMOOTH);
+  blend(false);
   glDisable(GL_SCISSOR_TEST);
 }
 

@@ -155,7 +155,8 @@ TEST_F(HarmlessTest, AStrokeOverNothingSaysSo) {
   open(shelf());
   window.hand().setBrush({.tool = Tool::ball, .radius = 3});
   QString said;
-  QObject::connect(&window.scene(), &SceneView::pointedAt, &window, [&](const QString& words) { said = words; });
+  const QObject listening;  // until said is gone
+  QObject::connect(&window.scene(), &SceneView::pointedAt, &listening, [&](const QString& words) { said = words; });
   QTest::mouseClick(&window.scene(), Qt::LeftButton, Qt::NoModifier, QPoint(4, 4));
   EXPECT_TRUE(said.contains("Nothing was marked")) << said.toStdString();
 }
@@ -212,7 +213,8 @@ TEST_F(HarmlessTest, RemovingShowsWhatGoesAndNeedNotWait) {
   QTest::qWait(50);
   window.hand().setBrush({.tool = Tool::remove});
   QString said;
-  QObject::connect(&window.scene(), &SceneView::pointedAt, &window, [&](const QString& words) { said = words; });
+  const QObject listening;  // until said is gone
+  QObject::connect(&window.scene(), &SceneView::pointedAt, &listening, [&](const QString& words) { said = words; });
   const QPoint pixel = pixelOf(onPlate(*window.document().project(), {22, 1, 5}));
   QMouseEvent hover(QEvent::MouseMove, pixel, window.scene().mapToGlobal(pixel), Qt::NoButton, Qt::NoButton,
                     Qt::NoModifier);
@@ -232,7 +234,8 @@ TEST_F(HarmlessTest, WhatIsSaidUnderARestingPointerFollowsTheView) {
   window.scene().camera().turnTo(-70, 40);
   window.scene().fitAll();
   QString said;
-  QObject::connect(&window.scene(), &SceneView::pointedAt, &window, [&](const QString& words) { said = words; });
+  const QObject listening;  // until said is gone
+  QObject::connect(&window.scene(), &SceneView::pointedAt, &listening, [&](const QString& words) { said = words; });
   const QPoint middle = window.scene().rect().center();
   dragTo(middle, Qt::NoButton);
   ASSERT_TRUE(said.contains("faces up")) << said.toStdString();
