@@ -4,10 +4,10 @@
 #include "tests/shapes.hpp"
 
 #include "core/base/files.hpp"
+#include "core/geometry/lettering.hpp"
 #include "core/learn/fragment.hpp"
 #include "core/learn/ladder.hpp"
 #include "core/learn/learnt.hpp"
-#include "core/geometry/lettering.hpp"
 #include "core/learn/print_recipe.hpp"
 
 #include <filesystem>
