@@ -1,27 +1,17 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/scene/rest_frame.hpp"
 
+#include "app/scene/shader_program.hpp"
+
 #include <QVector2D>
 #include <QVector3D>
 
 namespace trellis {
 
-namespace {
-
-std::unique_ptr<QOpenGLShaderProgram> programOf(const char* pixels) {
-  auto program = std::make_unique<QOpenGLShaderProgram>();
-  program->addShaderFromSourceFile(QOpenGLShader::Vertex, ":/shaders/rest.vert");
-  program->addShaderFromSourceFile(QOpenGLShader::Fragment, QString(":/shaders/%1.frag").arg(pixels));
-  if (!program->link()) qFatal("The shader %s cannot be used: %s", pixels, qPrintable(program->log()));
-  return program;
-}
-
-}  // namespace
-
 void RestFrame::initialize() {
   initializeOpenGLFunctions();
-  program_ = programOf("rest");
-  copying_ = programOf("kept");
+  program_ = shaderProgram("rest", "rest");
+  copying_ = shaderProgram("rest", "kept");
   nothing_.create();
 }
 

@@ -66,14 +66,15 @@ void SceneView::drawBeside(const QMatrix4x4& toScreen) {
   if (camera_.pitch() >= 0) drawBuffer(sheet_, GL_TRIANGLES);
   drawBuffer(camera_.pitch() >= 0 ? plate_ : rim_, GL_LINES);
   line_->release();
-  prepareSurfaces(toScreen);
-  solid_->bind();
+  useClipPlanes(true);
+  prepare(*solid_, toScreen);
   solid_->setUniformValue("faded", 0.0f);
   for (Buffer* buffer : {&besideParts_, &besideSupports_}) {
     const bool shown = buffer == &besideParts_ ? look_ != Look::supportsAlone : drawsSupports();
     if (shown) drawBuffer(*buffer, GL_TRIANGLES);
   }
   solid_->release();
+  useClipPlanes(false);
   glDisable(GL_SCISSOR_TEST);
   glViewport(0, 0, all, high);
 }

@@ -20,35 +20,33 @@ constexpr float coarseBehind = 200;  // least steps of depth: a tenth of a milli
 
 }  // namespace
 
-void SceneView::prepareSurfaces(const QMatrix4x4& toScreen) {
+void SceneView::prepare(QOpenGLShaderProgram& program, const QMatrix4x4& toScreen) {
   const Theme& t = theme();
   const Vec3 eye = camera_.eye();
-  for (QOpenGLShaderProgram* program : {solid_.get(), surface_.get()}) {
-    program->bind();
-    program->setUniformValue("toScreen", toScreen);
-    program->setUniformValue(
-        "eye", QVector3D(static_cast<float>(eye.x()), static_cast<float>(eye.y()), static_cast<float>(eye.z())));
-    setClip(*program, solidTop());
-    program->setUniformValue("layers", layersAsBeads());
-    program->setUniformValue("printed", static_cast<float>(view_.printedTo().value_or(1e6)));
-    program->setUniformValue("freeLean", static_cast<float>(hangsBeyond(document_.settings())));
-    program->setUniformValue("glass", 0.0f);
-    program->setUniformValue("fresh", 0.0f);
-    program->setUniformValue("fineness", static_cast<float>(pixels_ / devicePixelRatio()));
-    program->setUniformValue("faded", builder_.showsOldSupports() ? 1.0f : 0.0f);
-    for (const auto& [name, colour] : {std::pair{"part", t.part},
-                                       {"hangingLow", t.hangingLow},
-                                       {"hangingHigh", t.hangingHigh},
-                                       {"enforce", t.enforce},
-                                       {"block", t.block},
-                                       {"body", t.body},
-                                       {"branch", t.branch},
-                                       {"interfaceColour", t.interface},
-                                       {"lowerColour", t.interfaceLower},
-                                       {"paper", t.paper},
-                                       {"accent", t.accent}})
-      program->setUniformValue(name, rgb(colour));
-  }
+  program.bind();
+  program.setUniformValue("toScreen", toScreen);
+  program.setUniformValue(
+      "eye", QVector3D(static_cast<float>(eye.x()), static_cast<float>(eye.y()), static_cast<float>(eye.z())));
+  setClip(program, solidTop());
+  program.setUniformValue("layers", layersAsBeads());
+  program.setUniformValue("printed", static_cast<float>(view_.printedTo().value_or(1e6)));
+  program.setUniformValue("freeLean", static_cast<float>(hangsBeyond(document_.settings())));
+  program.setUniformValue("glass", 0.0f);
+  program.setUniformValue("fresh", 0.0f);
+  program.setUniformValue("fineness", static_cast<float>(pixels_ / devicePixelRatio()));
+  program.setUniformValue("faded", builder_.showsOldSupports() ? 1.0f : 0.0f);
+  for (const auto& [name, colour] : {std::pair{"part", t.part},
+                                     {"hangingLow", t.hangingLow},
+                                     {"hangingHigh", t.hangingHigh},
+                                     {"enforce", t.enforce},
+                                     {"block", t.block},
+                                     {"body", t.body},
+                                     {"branch", t.branch},
+                                     {"interfaceColour", t.interface},
+                                     {"lowerColour", t.interfaceLower},
+                                     {"paper", t.paper},
+                                     {"accent", t.accent}})
+    program.setUniformValue(name, rgb(colour));
 }
 
 // Top of the first layer and height of the others while layers are looked at; as the plan has them in the main.
@@ -82,7 +80,8 @@ void SceneView::drawParts() {
 void SceneView::drawSurfaces(const QMatrix4x4& toScreen) {
   if (view_.gcode()) return;
   useClipPlanes(true);
-  prepareSurfaces(toScreen);
+  prepare(*surface_, toScreen);
+  prepare(*solid_, toScreen);
   const bool glass = supportsStepAside();
   drawSolids(toScreen, drawsSupports() && !glass);
   surface_->bind();
@@ -267,9 +266,10 @@ void SceneView::drawHand() {
   if (view_.gcode()) return;
   useView();
   const auto& beside = view_.beside();
-  if (beside && beside->mode == BesideMode::wipe) glEnable(GL_SCISSOR_TEST);
-  glScissor(0, 0, static_cast<int>((beside ? beside->wipe : 1) * width() * pixels_),
-            static_cast<int>(height() * pixels_));
+  if (beside && beside->mode == BesideMode::wipe) {
+    glEnable(GL_SCISSOR_TEST);
+    glScissor(0, 0, static_cast<int>(beside->wipe * width() * pixels_), static_cast<int>(height() * pixels_));
+  }
   glEnable(GL_DEPTH_TEST);
   glDepthFunc(GL_LEQUAL);
   drawHandSurfaces();
@@ -291,8 +291,7 @@ void SceneView::drawHand() {
 
 void SceneView::drawHandSurfaces() {
   useClipPlanes(true);
-  prepareSurfaces(camera_.toScreen());
-  surface_->bind();
+  prepare(*surface_, camera_.toScreen());
   glEnable(GL_POLYGON_OFFSET_FILL);
   glPolygonOffset(-1, -1);
   const bool parts = look_ != Look::supportsAlone;

@@ -3,6 +3,7 @@
 
 #include "app/scene/key_pointer.hpp"
 #include "app/scene/scene_overlay.hpp"
+#include "app/scene/shader_program.hpp"
 #include "app/theme/theme.hpp"
 #include "app/widgets/spoken.hpp"
 #include "core/assess/scar_map.hpp"
@@ -242,16 +243,9 @@ void SceneView::showSelectedAlone() {
 
 void SceneView::initializeGL() {
   initializeOpenGLFunctions();
-  const auto program = [](const char* corners, const char* pixels) {
-    auto made = std::make_unique<QOpenGLShaderProgram>();
-    made->addShaderFromSourceFile(QOpenGLShader::Vertex, QString(":/shaders/%1.vert").arg(corners));
-    made->addShaderFromSourceFile(QOpenGLShader::Fragment, QString(":/shaders/%1.frag").arg(pixels));
-    if (!made->link()) qFatal("The shader %s cannot be used: %s", pixels, qPrintable(made->log()));
-    return made;
-  };
-  solid_ = program("surface", "solid");
-  surface_ = program("surface", "surface");
-  line_ = program("line", "line");
+  solid_ = shaderProgram("surface", "solid");
+  surface_ = shaderProgram("surface", "surface");
+  line_ = shaderProgram("line", "line");
   rest_.initialize();
 }
 

@@ -120,7 +120,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   std::vector<SurfaceVertex> partSurfaces(const Project& project, std::vector<int>& ends) const;
   MeshPtr meshToDraw(std::size_t part) const;
   static Key keyOfParts(const Project& project);
-  void prepareSurfaces(const QMatrix4x4& toScreen);
+  void prepare(QOpenGLShaderProgram& program, const QMatrix4x4& toScreen);  // which is bound then
   void drawSurfaces(const QMatrix4x4& toScreen);
   void drawSolids(const QMatrix4x4& toScreen, bool supports);
   void drawSupports();

@@ -199,8 +199,7 @@ std::pair<Polygons, Polygons> PrintBuilder::standing() const {
 }
 
 // What the skirt goes around.
-Polygons PrintBuilder::covered() const {
-  const auto [parts, supports] = standing();
+Polygons PrintBuilder::covered(const Polygons& parts, const Polygons& supports) const {
   const Polygons all = raft_.empty() ? unite(unite(parts, supports), brimReach(parts, adhesion_)) : raft_;
   return tower_.columns > 0 ? unite(all, rectangle({towerCorner_, towerCorner_ + tower_.size()})) : all;
 }
@@ -210,7 +209,8 @@ Polygons PrintBuilder::covered() const {
 void PrintBuilder::raiseCode() {
   if (!adhesion_.raisesCode || entries_.empty()) return;
   const Settings& settings = project_.settings;
-  code_ = raisedCode(codeOf(std::make_shared<const Project>(project_)), covered(),
+  const auto [parts, supports] = standing();
+  code_ = raisedCode(codeOf(std::make_shared<const Project>(project_)), covered(parts, supports),
                      {settings.number("machine.width"), settings.number("machine.depth")}, adhesion_);
   codeHasRoom_ = code_.has_value();
   double top = lowest_;
@@ -228,7 +228,7 @@ std::vector<PathGroup> PrintBuilder::aroundIn(std::size_t i) const {
   std::vector<PathGroup> groups;
   if (i == 0) {
     const auto [parts, supports] = standing();
-    groups.push_back(skirtLines(covered(), adhesion_));
+    groups.push_back(skirtLines(covered(parts, supports), adhesion_));
     if (raft_.empty()) groups.push_back(brimLines(parts, supports, adhesion_));
   }
   const Entry& entry = entries_[i];

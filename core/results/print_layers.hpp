@@ -93,7 +93,7 @@ class PrintBuilder {
   Polygons carriedUnder(const Entry& entry, std::size_t part) const;
   int toolOf(const PieceRegion& region, const std::vector<int>& bodyTools) const;
   std::pair<Polygons, Polygons> standing() const;
-  Polygons covered() const;
+  Polygons covered(const Polygons& parts, const Polygons& supports) const;
   void raiseCode();
   std::vector<PathGroup> aroundIn(std::size_t i) const;
   PrintLayerInputs inputsOf(std::size_t i, const std::vector<int>& bodyTools) const;
