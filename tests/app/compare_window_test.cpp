@@ -102,6 +102,16 @@ TEST_F(CompareTest, TheWipeShowsOneOnEachSide) {
   // Right of it what hangs over nothing has no diamonds, but else it is the other variant.
   const QImage right = both.copy(middle + 8, 0, middle - 8, both.height());
   EXPECT_NE(right, first.copy(middle + 8, 0, middle - 8, both.height()));
+  // Heights that are not shown are not shown there either.
+  const auto solid = [&](const QImage& image) {
+    std::size_t count = 0;
+    for (int y = 0; y < image.height(); ++y)
+      for (int x = middle + 8; x < image.width(); ++x) count += qGray(image.pixel(x, y)) < 190;
+    return count;
+  };
+  window.view().setRange(0, 1);
+  EXPECT_LT(solid(grabbed()), solid(both) / 2);
+  window.view().setRange(0, window.view().height());
   activate("besideMode", 2);
   EXPECT_EQ(window.scene().camera().view().width(), window.scene().width() / 2);
   activate("besideMode", 0);
