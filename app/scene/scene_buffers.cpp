@@ -116,7 +116,7 @@ std::vector<LineVertex> handleLines(const std::vector<Handle>& handles, const Ha
 
 namespace {
 
-// As surface.frag knows them.
+// as surface.vert knows them.
 enum Kind : int {
   enforced = 1,
   blocked = 2,

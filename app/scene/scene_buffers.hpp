@@ -12,7 +12,7 @@
 namespace trellis {
 
 struct SurfaceVertex {
-  float at[3], normal[3], kind;  // kinds as in surface.frag
+  float at[3], normal[3], kind;  // kinds as in surface.vert
 };
 struct LineVertex {
   float at[3], tint[3];

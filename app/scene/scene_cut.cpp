@@ -11,7 +11,7 @@ namespace trellis {
 
 namespace {
 
-constexpr float partCut = 60, supportCut = 61;  // kinds as in surface.frag
+constexpr float partCut = 60, supportCut = 61;  // kinds as in surface.vert
 constexpr double behind = 1e-3;                 // mm that a section lies behind its plane, so that it is not cut itself
 constexpr double wide = 3000;                   // mm, more than any scene
 
