@@ -163,7 +163,7 @@ void runBuild(const Options& options) {
   const ProjectPtr project = loaded(store, options, bar.progress());
   const BuildPtr build = buildProject(store, project, bar.progress());
   for (const Finding& finding : build->findings)
-    if (finding.code == "too-large") throw Error(finding.message + " " + finding.detail);
+    if (finding.code == "too-large") throw Error(finding.message + finding.detail);
   const Json report =
       options.remedies ? reportOf(*build, project->settings, withTriedRemedies(store, project, *build, bar.progress()))
                        : reportOf(*build, project->settings);

@@ -82,6 +82,12 @@ std::vector<Bead> readBeads(const std::string& gcode) {
   return beads;
 }
 
+std::vector<Bead> beadsOf(const std::string& gcode, const std::string& feature) {
+  std::vector<Bead> beads = readBeads(gcode);
+  std::erase_if(beads, [&](const Bead& bead) { return bead.feature != feature || bead.e <= 0; });
+  return beads;
+}
+
 double heightFromExtrusion(const Bead& bead, double filamentDiameter) {
   const double section = bead.e * std::numbers::pi * filamentDiameter * filamentDiameter / 4 / bead.length();
   const double a = 1 - std::numbers::pi / 4, w = bead.width;  // a·h² − w·h + A = 0

@@ -22,6 +22,9 @@ struct Bead {
 // Throws std::runtime_error on a line that is no G-code.
 std::vector<Bead> readBeads(const std::string& gcode);
 
+// Those of one feature that push filament.
+std::vector<Bead> beadsOf(const std::string& gcode, const std::string& feature);
+
 // The height in mm of a bead of width w whose cross-section is e·πd²/4 ÷ length, solving the bead
 // formula (w − h)·h + πh²/4.
 double heightFromExtrusion(const Bead& bead, double filamentDiameter);

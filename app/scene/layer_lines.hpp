@@ -2,7 +2,7 @@
 // The lines of a layer as they are printed, for the graphics card.
 #pragma once
 
-#include "app/scene/scene_buffers.hpp"
+#include "app/scene/scene_lines.hpp"
 
 namespace trellis {
 

@@ -2,7 +2,7 @@
 // The hand in the scene: what the mouse and the keys do.
 #include "app/scene/scene_view.hpp"
 
-#include "app/widgets/spoken.hpp"
+#include "app/theme/spoken.hpp"
 #include "core/assess/report.hpp"
 #include "core/assess/why.hpp"
 #include "core/base/key.hpp"
@@ -88,7 +88,7 @@ void SceneView::describe(const std::optional<Hit>& hit, const std::optional<Supp
                                 .arg(support->at.z(), 0, 'f', 2)
                                 .arg(grams(use, document_.settings()), 0, 'f', 2)
                                 .arg(use.seconds / 60, 0, 'f', 1)
-                                .arg(QString::fromStdString(whyPiece(*shown.build, support->piece)))
+                                .arg(spoken(whyPiece(*shown.build, support->piece)))
                                 .arg(spoken(nameOf(shown.build->pieces[support->piece].grade)))
                                 .arg(shown.build->pieces[support->piece].bodyTool == 0 ? tr("first") : tr("second")));
   }
@@ -105,8 +105,8 @@ void SceneView::describe(const std::optional<Hit>& hit, const std::optional<Supp
     words += hit->lean < -0.5 ? tr("faces up") : tr("upright wall");
   if (shown.build && !builder_.isStale()) {
     const Vec3 place = transformOf(part.placement, *part.mesh).inverse() * hit->at;
-    if (const std::string why = whyAt(*document_.project(), *shown.build, hit->part, hit->facet, place); !why.empty())
-      words += "  ·  " + QString::fromStdString(why);
+    if (const Sentence why = whyAt(*document_.project(), *shown.build, hit->part, hit->facet, place); !why.empty())
+      words += "  ·  " + spoken(why);
     if (const auto site = siteUnder(*hit)) {
       const Use use = priceOf(*shown.build, {CauseKind::site, site->part, site->site}).use;
       if (use.volume > 0)
@@ -286,9 +286,9 @@ bool SceneView::event(QEvent* event) {
   if (over_ && builder_.shown().build && !builder_.isStale()) {
     const Part& part = *document_.project()->parts[over_->part];
     const Vec3 place = transformOf(part.placement, *part.mesh).inverse() * over_->at;
-    for (const std::string& one :
+    for (const Sentence& one :
          decisionsAt(*document_.project(), *builder_.shown().build, over_->part, over_->facet, place))
-      lines << QString::fromStdString(one).toHtmlEscaped();
+      lines << spoken(one).toHtmlEscaped();
   }
   if (lines.size() < 2) {
     QToolTip::hideText();

@@ -4,8 +4,8 @@
 #include "app/scene/key_pointer.hpp"
 #include "app/scene/scene_overlay.hpp"
 #include "app/scene/shader_program.hpp"
+#include "app/theme/spoken.hpp"
 #include "app/theme/theme.hpp"
-#include "app/widgets/spoken.hpp"
 #include "core/assess/scar_map.hpp"
 
 #include <algorithm>

@@ -7,7 +7,8 @@
 #include "app/scene/handles.hpp"
 #include "app/scene/layer_switches.hpp"
 #include "app/scene/rest_frame.hpp"
-#include "app/scene/scene_buffers.hpp"
+#include "app/scene/scene_lines.hpp"
+#include "app/scene/scene_surfaces.hpp"
 #include "core/document/settle.hpp"
 #include "core/mesh/ray.hpp"
 

@@ -2,7 +2,7 @@
 // Support, and what it leaves, as lines: pairs of ends.
 #pragma once
 
-#include "app/scene/scene_buffers.hpp"
+#include "app/scene/scene_lines.hpp"
 
 namespace trellis {
 

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/strip/strip.hpp"
 
-#include "app/scene/scene_buffers.hpp"
+#include "app/scene/scene_lines.hpp"
 #include "core/overhang/lean.hpp"
 
 #include <QHelpEvent>

@@ -1,9 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/tally/tally_bar.hpp"
 
-#include "app/scene/scene_buffers.hpp"
+#include "app/theme/spoken.hpp"
 #include "app/theme/theme.hpp"
-#include "app/widgets/spoken.hpp"
 #include "core/assess/report.hpp"
 
 #include <QHBoxLayout>

@@ -62,7 +62,9 @@ QString styleSheet(const Theme& t) {
     QMenuBar::item:selected, QMenu::item:selected { background: %5; }
     QMenu::item:disabled { color: %4; }
     QFrame#worksheet, QFrame#tally, QFrame#strip { background: %2; border: 0; }
-    QFrame#trial, QFrame#recovery, QFrame#start, QFrame#hints { background: %2; border: 1px solid %6; border-radius: 6px; }
+    QFrame#trial, QFrame#recovery, QFrame#start, QFrame#hints {
+      background: %2; border: 1px solid %6; border-radius: 6px;
+    }
     QFrame[card="true"] { background: %1; border: 1px solid %5; border-radius: 4px; }
     QFrame[card="true"]:focus { border-color: %6; }
     QLabel#heading { font-size: 17px; }
@@ -76,7 +78,9 @@ QString styleSheet(const Theme& t) {
     QPushButton:checked, QToolButton:checked { border: 2px solid %6; }
     QPushButton:focus, QToolButton:focus { border-color: %6; }
     QPushButton:disabled { color: %4; }
-    QLineEdit, QComboBox, QAbstractSpinBox, QPlainTextEdit { background: %1; color: %3; border: 1px solid %5; border-radius: 4px; }
+    QLineEdit, QComboBox, QAbstractSpinBox, QPlainTextEdit {
+      background: %1; color: %3; border: 1px solid %5; border-radius: 4px;
+    }
     QLineEdit, QComboBox { padding: 3px 7px; }
     QAbstractSpinBox { padding: 3px 2px 3px 6px; }
     QLineEdit:focus, QComboBox:focus, QAbstractSpinBox:focus, QPlainTextEdit:focus { border: 1px solid %6; }
@@ -97,7 +101,9 @@ QString styleSheet(const Theme& t) {
     QSlider::handle:horizontal { width: 14px; height: 14px; margin: -5px 0; border-radius: 7px; background: %6; }
     QScrollBar:vertical { background: %2; width: 9px; margin: 0; border: 0; }
     QScrollBar::handle:vertical { background: %5; border-radius: 3px; min-height: 32px; margin: 0 3px 0 0; }
-    QScrollBar::add-line, QScrollBar::sub-line, QScrollBar::add-page, QScrollBar::sub-page { background: none; border: 0; height: 0; }
+    QScrollBar::add-line, QScrollBar::sub-line, QScrollBar::add-page, QScrollBar::sub-page {
+      background: none; border: 0; height: 0;
+    }
     QComboBox QAbstractItemView { background: %2; color: %3; selection-background-color: %5; selection-color: %3; }
     QTableWidget, QTreeWidget { background: %1; color: %3; border: 1px solid %5; gridline-color: %5; outline: 0; }
     QTableWidget::item:selected, QTreeWidget::item:selected { background: %5; color: %3; }

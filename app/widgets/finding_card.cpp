@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/finding_card.hpp"
 
+#include "app/theme/spoken.hpp"
 #include "app/theme/theme.hpp"
 #include "app/widgets/flow_layout.hpp"
 #include "app/widgets/place_picture.hpp"
@@ -75,7 +76,7 @@ FindingCard::FindingCard(const Finding& finding, Document& document, Builder& bu
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(8, 6, 8, 6);
   column->setSpacing(4);
-  const QString message = QString::fromStdString(finding.message);
+  const QString message = spoken(finding.message);
   auto* words = wrapped(QString("<span style='color:%1'>%2</span> <b>%3</b>")
                             .arg(colourOf(finding).name(), symbolOf(finding), message.toHtmlEscaped()));
   words->setObjectName(finding.accepted ? "quiet" : "words");
@@ -119,7 +120,7 @@ void FindingCard::addPlaces(QVBoxLayout& column) {
       tr("Go there: the layer at %1 mm, from above, %2 mm across.").arg(finding_.at.z(), 0, 'f', 2).arg(pictureAcross));
   connect(picture, &QToolButton::clicked, this, [this] { goTo(place_); });
   line->addWidget(picture, 0, Qt::AlignTop);
-  QString detail = QString::fromStdString(finding_.detail).toHtmlEscaped();
+  QString detail = spoken(finding_.detail).toHtmlEscaped();
   if (finding_.accepted)
     detail += finding_.accepted->empty()
                   ? tr("<br><i>Accepted.</i>")
@@ -174,9 +175,8 @@ void FindingCard::addRemedies(QVBoxLayout& column) {
   for (std::size_t k = 0; k < finding_.remedies.size(); ++k) {
     const Remedy& remedy = finding_.remedies[k];
     const QString cost = remedy.cost ? costWords(*remedy.cost) : QString();
-    button(upperFirst(QString::fromStdString(remedy.name)) + (cost.isEmpty() ? "" : " · " + cost),
-           QString("remedy%1").arg(k), tr("It was tried, and it helps. Undo takes it back."),
-           [this, remedy] { ask(remedy); });
+    button(upperFirst(spoken(remedy.name)) + (cost.isEmpty() ? "" : " · " + cost), QString("remedy%1").arg(k),
+           tr("It was tried, and it helps. Undo takes it back."), [this, remedy] { ask(remedy); });
   }
   button(tr("Accept…"), "accept", tr("Lets it be. The finding moves to the end and is not counted."),
          [this] { askForNote(); });
@@ -195,7 +195,7 @@ void FindingCard::ask(const Remedy& remedy) {
   if (remedy.overrules.empty()) return apply();
   clear(*asked_);
   QStringList what;
-  for (const std::string& one : remedy.overrules) what << QString::fromStdString(one);
+  for (const Sentence& one : remedy.overrules) what << spoken(one);
   asked_->addWidget(wrapped(tr("This overrules %1.").arg(what.join(tr(" and ")).toHtmlEscaped())));
   auto* yes = new QPushButton(tr("Overrule it"));
   yes->setObjectName("overrule");

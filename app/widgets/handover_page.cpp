@@ -2,6 +2,7 @@
 #include "app/widgets/handover_page.hpp"
 
 #include "app/tally/tally_bar.hpp"
+#include "app/theme/spoken.hpp"
 #include "app/widgets/heat_curves.hpp"
 #include "app/widgets/wrapping_label.hpp"
 #include "core/learn/learnt.hpp"
@@ -63,7 +64,7 @@ void HandoverPage::addStart(QVBoxLayout* column) {
     try {
       handover_.follow();
     } catch (const std::exception& error) {
-      activity_.fail(tr("The print that was under way cannot be followed: %1").arg(error.what()));
+      activity_.fail(tr("The print that was under way cannot be followed: %1").arg(spoken(error)));
     }
   });
   connect(forget, &QPushButton::clicked, this, [this] {
@@ -149,7 +150,7 @@ void HandoverPage::print() {
         handover_.begin({port, text, codeOf(shown.project), document_.title(),
                          trialRules(shown.project->settings).acceleration, correction ? correction->factor : 1.0});
       } catch (const std::exception& error) {
-        activity_.fail(error.what());
+        activity_.fail(spoken(error));
       }
     });
   });

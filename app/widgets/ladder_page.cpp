@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/ladder_page.hpp"
 
+#include "app/theme/spoken.hpp"
 #include "app/widgets/wrapping_label.hpp"
 #include "core/base/short_name.hpp"
 #include "core/learn/fragment.hpp"
@@ -90,7 +91,7 @@ void LadderPage::addLadder(QVBoxLayout* column) {
     try {
       putOnPlate("ladder " + wordsOf(spec()), ladderParts(spec(), document_.settings()));
     } catch (const Error& error) {
-      activity_.fail(error.what());
+      activity_.fail(spoken(error));
     }
   });
 }
@@ -157,7 +158,7 @@ void LadderPage::refresh() {
                                         : tr("%1 rungs: %2").arg(figures.size()).arg(figures.join("  ")));
     lay_->setEnabled(true);
   } catch (const Error& error) {
-    words_->setText("△ " + QString(error.what()));
+    words_->setText("△ " + spoken(error));
     lay_->setEnabled(false);
   }
   rungs_->setEnabled(lay_->isEnabled() && *settingOf(spec().kind) && view_.selectedPart() >= 0);

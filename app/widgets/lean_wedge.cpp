@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/lean_wedge.hpp"
 
+#include "app/theme/spoken.hpp"
 #include "app/theme/theme.hpp"
-#include "app/widgets/spoken.hpp"
 #include "core/base/types.hpp"
 
 #include <QMouseEvent>

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/local_editor.hpp"
 
-#include "app/widgets/spoken.hpp"
+#include "app/theme/spoken.hpp"
 #include "core/document/operations.hpp"
 #include "core/settings/words.hpp"
 

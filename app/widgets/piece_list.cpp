@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/piece_list.hpp"
 
-#include "app/widgets/spoken.hpp"
+#include "app/theme/spoken.hpp"
 #include "core/assess/removal.hpp"
 #include "core/assess/report.hpp"
 #include "core/release/drain_clearance.hpp"

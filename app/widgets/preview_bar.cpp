@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/preview_bar.hpp"
 
+#include "app/theme/spoken.hpp"
 #include "core/assess/report.hpp"
 
 #include <QHBoxLayout>
@@ -53,7 +54,7 @@ QString PreviewBar::changes() const {
     return tr("support %1 g, before %2 g").arg(words(shown), words(before_));
   }
   QStringList words;
-  for (const MeshDefect& defect : built.health->defects) words << QString::fromStdString(inWords(defect));
+  for (const MeshDefect& defect : built.health->defects) words << spoken(inWords(defect));
   const std::size_t lost = shown.project->parts[static_cast<std::size_t>(part)]->lostMarks.size();
   if (lost > 0) words << tr("marks lost in %1 place%2").arg(lost).arg(lost == 1 ? "" : "s");
   const QString left = words.isEmpty() ? tr("the mesh is sound") : tr("left: ") + words.join(", ");

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The rows of a bench note: what became of parts, rungs, pieces and sites.
+#include "app/theme/spoken.hpp"
 #include "app/widgets/print_page.hpp"
-#include "app/widgets/spoken.hpp"
 #include "core/document/variants.hpp"
 
 #include <fmt/format.h>

@@ -2,7 +2,7 @@
 #include "app/widgets/print_page.hpp"
 
 #include "app/tally/tally_bar.hpp"
-#include "app/widgets/spoken.hpp"
+#include "app/theme/spoken.hpp"
 #include "app/widgets/wrapping_label.hpp"
 
 #include <QComboBox>
@@ -220,7 +220,7 @@ void PrintPage::doOrSay(const std::function<void()>& what) {
   try {
     what();
   } catch (const Error& error) {
-    activity_.fail(error.what());
+    activity_.fail(spoken(error));
   }
 }
 

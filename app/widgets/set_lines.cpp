@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/set_lines.hpp"
 
+#include "app/theme/spoken.hpp"
 #include "app/widgets/set_page.hpp"
 #include "core/base/error.hpp"
 
@@ -78,7 +79,7 @@ void SetLines::addLine(SetKind kind, QVBoxLayout* column) {
     try {
       document_.chooseSet(kind, line.box->currentData().toString().toStdString());
     } catch (const Error& error) {
-      activity_.fail(error.what());
+      activity_.fail(spoken(error));
     }
   });
   connect(line.open, &QToolButton::toggled, this, [this, kind](bool open) { openPage(kind, open); });

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/set_page.hpp"
 
+#include "app/theme/spoken.hpp"
 #include "app/widgets/setting_editor.hpp"
 #include "core/base/error.hpp"
 
@@ -99,7 +100,7 @@ void SetPage::attempt(const std::function<void()>& what) {
   try {
     what();
   } catch (const Error& error) {
-    activity_.fail(error.what());
+    activity_.fail(spoken(error));
   }
 }
 

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/setting_finder.hpp"
 
+#include "app/theme/spoken.hpp"
 #include "app/widgets/setting_editor.hpp"
-#include "app/widgets/spoken.hpp"
 #include "core/settings/words.hpp"
 
 #include <QLabel>

@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/site_delegate.hpp"
 
+#include "app/theme/spoken.hpp"
 #include "app/theme/theme.hpp"
 #include "app/widgets/mark_swatch.hpp"
 #include "app/widgets/site_model.hpp"
-#include "app/widgets/spoken.hpp"
 
 #include <QAbstractItemView>
 #include <QHelpEvent>

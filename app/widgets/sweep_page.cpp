@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/sweep_page.hpp"
 
-#include "app/widgets/spoken.hpp"
+#include "app/theme/spoken.hpp"
 #include "app/widgets/sweep_plot.hpp"
 
 #include <QCheckBox>
@@ -174,7 +174,7 @@ void SweepPage::count() {
     count_->setText(count == 1 ? tr("1 combination") : tr("%1 combinations").arg(count));
     start_->setEnabled(!document_.project()->parts.empty());
   } catch (const Error& error) {
-    count_->setText("△ " + QString(error.what()));
+    count_->setText("△ " + spoken(error));
     start_->setEnabled(false);
   }
 }
@@ -185,7 +185,7 @@ void SweepPage::start() {
   try {
     sweeper_.start(spec());
   } catch (const Error& error) {
-    activity_.fail(error.what());
+    activity_.fail(spoken(error));
   }
 }
 
@@ -236,7 +236,7 @@ void SweepPage::look(int combination) {
   const auto i = static_cast<std::size_t>(combination);
   words_->setText(wordsOf(i));
   document_.leavePreview();
-  document_.previewTogether(tr("a combination"), sweeper_.combinations()[i].steps);
+  document_.previewTogether(tr("a combination").toStdString(), sweeper_.combinations()[i].steps);
 }
 
 void SweepPage::keep(int combination) {

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/trade_picture.hpp"
 
+#include "app/theme/spoken.hpp"
 #include "app/theme/theme.hpp"
-#include "app/widgets/spoken.hpp"
 #include "core/release/contact_bond.hpp"
 
 #include <QMouseEvent>

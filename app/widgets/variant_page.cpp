@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/variant_page.hpp"
 
+#include "app/theme/spoken.hpp"
 #include "app/theme/theme.hpp"
 #include "app/widgets/figure_bars.hpp"
-#include "app/widgets/spoken.hpp"
 
 #include <QComboBox>
 #include <QHBoxLayout>
@@ -216,7 +216,7 @@ void VariantPage::refreshTable() {
       const double value = row.value(side.figures);
       auto* item = new QTableWidgetItem(side.build ? valueWords(row, value) : side.problem.empty() ? "…" : "–");
       item->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
-      if (!side.problem.empty()) item->setToolTip(QString::fromStdString(side.problem));
+      if (!side.problem.empty()) item->setToolTip(spoken(side.problem));
       const bool isBest = side.build && row.isJudged && differs && value == best;
       if (isBest) {
         QFont bold = table_->font();
@@ -252,8 +252,8 @@ void VariantPage::refreshChosen() {
   comparer_.lookAt(mode > 0 ? std::optional(beside) : std::nullopt, static_cast<BesideMode>(std::max(0, mode - 1)));
   QStringList words;
   if (side != base)
-    for (const std::string& word : differencesInWords(*base->variant.project, *side->variant.project))
-      words << "· " + QString::fromStdString(word);
+    for (const Sentence& word : differencesInWords(*base->variant.project, *side->variant.project))
+      words << "· " + spoken(word);
   words_->setText(side == base      ? tr("This is the base: choose another column to see what it does otherwise.")
                   : words.isEmpty() ? tr("It decides the same as %1.").arg(QString::fromStdString(base->variant.name))
                                     : words.join("\n"));

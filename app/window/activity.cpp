@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/activity.hpp"
 
+#include "app/theme/spoken.hpp"
+
 #include <algorithm>
 
 namespace trellis {
@@ -18,7 +20,7 @@ Worker::Reports Activity::reports() {
   return {[this, worker](double fraction, std::string stage) {
             here([=, this] { report(worker, fraction, QString::fromStdString(stage)); });
           },
-          [this](std::string sentence) { here([=, this] { fail(QString::fromStdString(sentence)); }); }};
+          [this](const Sentence& sentence) { here([=, this] { fail(spoken(sentence)); }); }};
 }
 
 void Activity::write(const std::function<void(const Progress&)>& work, const Done& done,
@@ -30,7 +32,7 @@ void Activity::write(const std::function<void(const Progress&)>& work, const Don
     } catch (const Cancelled&) {
       problem = tr("Writing was given up. Nothing was changed.");
     } catch (const std::exception& error) {
-      problem = error.what();
+      problem = spoken(error);
     }
     here([=, this] {
       if (!problem.isEmpty())

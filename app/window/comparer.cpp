@@ -76,11 +76,11 @@ void Comparer::build() {
   worker_->doOnly([this, wanted](const Progress& progress) {
     for (const Variant& variant : wanted) {
       BuildPtr build;
-      std::string problem;
+      Sentence problem;
       try {
         build = builder_.made(variant.project, progress).build;
       } catch (const Error& error) {
-        problem = error.what();
+        problem = error.sentence();
       }
       QMetaObject::invokeMethod(
           this, [this, variant, build, problem] { takeSide(variant.id, variant.project, build, problem); },
@@ -89,7 +89,7 @@ void Comparer::build() {
   });
 }
 
-void Comparer::takeSide(VariantId id, const ProjectPtr& project, const BuildPtr& build, const std::string& problem) {
+void Comparer::takeSide(VariantId id, const ProjectPtr& project, const BuildPtr& build, const Sentence& problem) {
   for (Side& side : sides_)
     if (side.variant.id == id && side.variant.project == project) {
       side.build = build;

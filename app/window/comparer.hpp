@@ -18,7 +18,7 @@ class Comparer : public QObject {
     Variant variant;
     BuildPtr build = {};  // null until it is known
     VariantFigures figures = {};
-    std::string problem = {};  // why it cannot be built
+    Sentence problem = {};  // why it cannot be built
   };
   // All variants by id, the one in hand among them.
   const std::vector<Side>& sides() const { return sides_; }
@@ -40,7 +40,7 @@ class Comparer : public QObject {
  private:
   void refresh();
   void build();
-  void takeSide(VariantId id, const ProjectPtr& project, const BuildPtr& build, const std::string& problem);
+  void takeSide(VariantId id, const ProjectPtr& project, const BuildPtr& build, const Sentence& problem);
 
   Document& document_;
   Builder& builder_;

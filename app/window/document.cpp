@@ -5,6 +5,7 @@
 
 #include "core/settings/rules.hpp"
 
+#include "app/theme/spoken.hpp"
 #include "core/base/files.hpp"
 #include "core/document/project_file.hpp"
 #include "core/mesh/stl.hpp"
@@ -100,7 +101,7 @@ void Document::perform(const Operation& operation, bool continuing) {
   try {
     history_.perform(operation, continuing);
   } catch (const Error& error) {
-    return activity_.fail(error.what());
+    return activity_.fail(spoken(error));
   }
   ++edits_;
   touched();
@@ -116,7 +117,7 @@ void Document::performTogether(const std::vector<Operation>& operations) {
   try {
     history_.performTogether(operations);
   } catch (const Error& error) {
-    return activity_.fail(error.what());
+    return activity_.fail(spoken(error));
   }
   ++edits_;
   touched();
@@ -141,7 +142,7 @@ void Document::sayChanged() {
 
 void Document::touched() {
   if (isModified()) journal_.record(history_.kept(), history_.lastName(), history_.steps(), path_.toStdString());
-  if (const auto problem = journal_.problem()) activity_.fail(QString::fromStdString(*problem));
+  if (const auto problem = journal_.problem()) activity_.fail(spoken(*problem));
   if (history_.hasForgotten() && !saidForgotten_) {
     saidForgotten_ = true;
     activity_.fail(tr("So much was done that the oldest steps can no longer be undone."));
@@ -149,26 +150,24 @@ void Document::touched() {
   sayChanged();
 }
 
-void Document::preview(const Operation& operation) {
-  previewTogether(QString::fromStdString(nameOf(operation)), {operation});
-}
+void Document::preview(const Operation& operation) { previewTogether(nameOf(operation), {operation}); }
 
-void Document::previewTogether(const QString& name, const std::vector<Operation>& operations) {
+void Document::previewTogether(const Sentence& name, const std::vector<Operation>& operations) {
   history_.leavePreview();
   previewNotes_.clear();
   previewFacets_.clear();
   try {
     ProjectPtr next = project();
     for (const Operation& operation : operations) next = performed(*next, operation);
-    history_.preview(name.toStdString(), next);
+    history_.preview(name, next);
   } catch (const Error& error) {
-    activity_.fail(error.what());
+    activity_.fail(spoken(error));
   }
   sayChanged();
 }
 
-void Document::offer(const ProjectPtr& from, const ProjectPtr& result, const std::string& name,
-                     const QStringList& notes, const std::vector<std::uint32_t>& facets) {
+void Document::offer(const ProjectPtr& from, const ProjectPtr& result, const Sentence& name, const QStringList& notes,
+                     const std::vector<std::uint32_t>& facets) {
   const std::vector<MeshTreePtr> trees = treesOf(*result);
   activity_.here([=, this] {
     if (project() != from) return;
@@ -186,7 +185,7 @@ void Document::previewMending(std::size_t part, MendBy way) {
     progress.report(0.2, "mending");
     const Kept<Mended> mended = store_.getAside(mendedMesh, {before->parts[part]->mesh, way}, progress);
     QStringList notes;
-    for (const std::string& done : mended->done) notes << QString::fromStdString(done);
+    for (const Sentence& done : mended->done) notes << spoken(done);
     if (notes.isEmpty()) notes << tr("nothing to mend");
     offer(before, performed(*before, ReplaceMesh{part, mended->mesh}), nameOf(MendPart{part, way}), notes,
           mended->fresh);
@@ -212,7 +211,7 @@ void Document::keepPreview() {
 void Document::keepPreviewAsVariant() {
   if (!isPreviewing()) return;
   const ProjectPtr tried = project();
-  const std::string name = history_.previewName();
+  const Sentence name = history_.previewName();
   history_.leavePreview();
   perform(AddVariant{freeVariantName(tr("variant"), 2)});
   auto next = std::make_shared<Project>(*tried);

@@ -2,6 +2,7 @@
 // The open project: what was done to it, the file it belongs to, and the journal that keeps it from being lost.
 #pragma once
 
+#include "app/theme/spoken.hpp"
 #include "app/window/activity.hpp"
 #include "core/assess/thumbnail.hpp"
 #include "core/document/history.hpp"
@@ -41,19 +42,19 @@ class Document : public QObject {
   void performTogether(const std::vector<Operation>& operations);  // one step
   void undo();
   void redo();
-  QString undoName() const { return QString::fromStdString(history_.undoName()); }
-  QString redoName() const { return QString::fromStdString(history_.redoName()); }
+  QString undoName() const { return spoken(history_.undoName()); }
+  QString redoName() const { return spoken(history_.redoName()); }
 
   // A name that no variant has: "pin 1", or with the next number.
   std::string freeVariantName(const QString& kind, int first) const;
 
   // Shows what an operation would give, until it is kept or left.
   void preview(const Operation& operation);
-  void previewTogether(const QString& name, const std::vector<Operation>& operations);
+  void previewTogether(const Sentence& name, const std::vector<Operation>& operations);
   void previewMending(std::size_t part, MendBy way);             // in the background
   void previewReplacing(std::size_t part, const QString& path);  // its mesh by another file's, in the background
   bool isPreviewing() const { return history_.isPreviewing(); }
-  QString previewName() const { return QString::fromStdString(history_.previewName()); }
+  QString previewName() const { return spoken(history_.previewName()); }
   // What was done to get there, in words, and the facets that are new.
   const QStringList& previewNotes() const { return previewNotes_; }
   const std::vector<std::uint32_t>& previewFacets() const { return previewFacets_; }
@@ -112,7 +113,7 @@ class Document : public QObject {
   void takeRead(const QString& path, bool addToThis, std::size_t edits, const ProjectPtr& read, bool isProject,
                 bool newer);
   // From another thread: what was worked out from a project is shown as a preview if nothing else was done meanwhile.
-  void offer(const ProjectPtr& from, const ProjectPtr& result, const std::string& name, const QStringList& notes,
+  void offer(const ProjectPtr& from, const ProjectPtr& result, const Sentence& name, const QStringList& notes,
              const std::vector<std::uint32_t>& facets);
 
   Activity& activity_;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What the window reads from files and writes to them.
 #include "app/scene/scene_view.hpp"
+#include "app/theme/spoken.hpp"
 #include "app/window/main_window.hpp"
 #include "app/window/report_page.hpp"
 #include "core/assess/comparison.hpp"
@@ -137,7 +138,7 @@ bool MainWindow::reportTo(const QString& path) {
     pointed_->setText(tr("Report written to %1").arg(path));
     return true;
   } catch (const Error& error) {
-    ask(error.what());
+    ask(spoken(error));
     return false;
   }
 }
@@ -179,7 +180,7 @@ void MainWindow::writeRecipe() {
     const PrintRecipe recipe = recipeOf(*document_->project(), QFileInfo(path).baseName().toStdString());
     writeFileAtomically(path.toStdString(), toJson(recipe).dump(1) + "\n");
   } catch (const Error& error) {
-    ask(error.what());
+    ask(spoken(error));
   }
 }
 
@@ -193,7 +194,7 @@ void MainWindow::tryRecipe(const QString& path) {
   try {
     const PrintRecipe recipe = readRecipe(path.toStdString());
     const ProjectPtr before = document_->project();
-    document_->previewTogether(tr("recipe %1").arg(QString::fromStdString(recipe.name)), stepsOf(recipe));
+    document_->previewTogether(tr("recipe %1").arg(QString::fromStdString(recipe.name)).toStdString(), stepsOf(recipe));
     QStringList words;
     for (const std::string& word : differencesInWords(*before, *document_->project()))
       words << QString::fromStdString(word);
@@ -201,7 +202,7 @@ void MainWindow::tryRecipe(const QString& path) {
                         : tr("This recipe would change:\n\n%1\n\nIt is tried out now. Keep it, or leave all as it was.")
                               .arg(words.join("\n")));
   } catch (const Error& error) {
-    ask(error.what());
+    ask(spoken(error));
   }
 }
 

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Everything that has a name, found by a part of it; and the keys.
 #include "app/scene/scene_view.hpp"
-#include "app/widgets/spoken.hpp"
+#include "app/theme/spoken.hpp"
 #include "app/window/main_window.hpp"
 #include "app/window/manual.hpp"
 
@@ -34,7 +34,7 @@ std::vector<MainWindow::Named> MainWindow::everythingNamed() {
     all.push_back({tr("Part · %1").arg(QString::fromStdString(document_->project()->parts[p]->name)),
                    [this, p] { view_->selectPart(static_cast<int>(p)); }});
   for (const Finding& finding : builder_->findings())
-    all.push_back({tr("Finding · %1").arg(QString::fromStdString(finding.message)), [this, at = finding.at] {
+    all.push_back({tr("Finding · %1").arg(spoken(finding.message)), [this, at = finding.at] {
                      showSheet(4);
                      view_->goTo(at);
                    }});

@@ -3,7 +3,7 @@
 
 #include "app/scene/scene_view.hpp"
 #include "app/tally/tally_bar.hpp"
-#include "app/widgets/spoken.hpp"
+#include "app/theme/spoken.hpp"
 #include "core/assess/report.hpp"
 #include "core/base/files.hpp"
 #include "core/settings/words.hpp"
@@ -176,8 +176,8 @@ QString page(const Document& document, const Builder& builder, const Notes& note
   const std::string code = codeOf(shown.project);
   QString names;
   for (const PartPtr& part : shown.project->parts) names += (names.isEmpty() ? "" : ", ") + escaped(part->name);
-  const QString verdict = builder.trialPrint() ? QString::fromStdString(verdictOf(*builder.trialPrint()))
-                                               : QObject::tr("The trial print was not run.");
+  const QString verdict =
+      builder.trialPrint() ? spoken(verdictOf(*builder.trialPrint())) : QObject::tr("The trial print was not run.");
   return QString(
              "<html><head><meta charset='utf-8'><title>%1</title></head><body style='font-family: Lato, sans-serif; "
              "font-size: 9pt; color: #2C2A27'>"

@@ -54,9 +54,9 @@ void Worker::work() {
       task(*progress);
     } catch (const Cancelled&) {
     } catch (const std::bad_alloc&) {
-      reports_.failed("There is not enough memory for this. Use a mesh with fewer facets, or thicker layers.");
+      reports_.failed(say("There is not enough memory for this. Use a mesh with fewer facets, or thicker layers."));
     } catch (const std::exception& error) {
-      reports_.failed(error.what());
+      reports_.failed(sentenceOf(error));
     }
     const std::lock_guard lock(guard_);
     running_ = nullptr;

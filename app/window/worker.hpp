@@ -19,7 +19,7 @@ class Worker {
   // Called on the worker's own thread. A fraction of 1 says that nothing is left to do.
   struct Reports {
     std::function<void(double, std::string)> progress;
-    std::function<void(std::string)> failed;
+    std::function<void(const Sentence&)> failed;
   };
   using Task = std::function<void(const Progress&)>;
 

@@ -2,12 +2,12 @@
 #include "app/worksheets/build_sheet.hpp"
 
 #include "app/tally/tally_bar.hpp"
+#include "app/theme/spoken.hpp"
 #include "app/widgets/density_editor.hpp"
 #include "app/widgets/gap_drawing.hpp"
 #include "app/widgets/preset_editor.hpp"
 #include "app/widgets/set_lines.hpp"
 #include "app/widgets/setting_finder.hpp"
-#include "app/widgets/spoken.hpp"
 #include "app/widgets/trade_picture.hpp"
 #include "core/assess/structure_advice.hpp"
 #include "core/base/short_name.hpp"
@@ -29,7 +29,7 @@ QString suitsWords(const Shown& shown, const Part* part) {
     const Part& here = *shown.project->parts[p];
     if (part && here.name != part->name) continue;
     const StructureAdvice advice = adviseFor(shown.build->parts[p]);
-    const QString name = QString::fromStdString(here.name), reason = QString::fromStdString(advice.reason);
+    const QString name = QString::fromStdString(here.name), reason = spoken(advice.reason);
     words += (words.isEmpty() ? "" : "\n") + (advice.structure == Structure::tree ? QObject::tr("Tree suits %1: %2.")
                                                                                   : QObject::tr("Normal suits %1: %2."))
                                                  .arg(name, reason);
@@ -135,7 +135,7 @@ void BuildSheet::refreshLearnt() {
       words << tr("%1 %2 %3, %4")
                    .arg(spoken(row.label))
                    .arg(document_.settings().number(key))
-                   .arg(QString::fromStdString(row.unit), QString::fromStdString(wordsOf(*from)));
+                   .arg(QString::fromStdString(row.unit), spoken(wordsOf(*from)));
   }
   learnt_->setText(words.join("\n"));
   learnt_->setVisible(!words.isEmpty());

@@ -4,6 +4,7 @@
 #include "core/base/short_name.hpp"
 
 #include "app/tally/tally_bar.hpp"
+#include "app/theme/spoken.hpp"
 #include "app/theme/theme.hpp"
 #include "app/widgets/finding_list.hpp"
 #include "app/widgets/piece_list.hpp"
@@ -168,7 +169,7 @@ void CheckSheet::refreshTrial() {
   back_->setVisible(view_.gcode().has_value());
   const QString name = view_.gcode() ? view_.gcode()->name + ": " : QString();
   const bool nothing = !builder_.shown().build || builder_.shown().build->print.layers.empty();
-  verdict_->setText(trial     ? name + QString::fromStdString(verdictOf(*trial))
+  verdict_->setText(trial     ? name + spoken(verdictOf(*trial))
                     : nothing ? tr("There is nothing to print yet.")
                               : tr("Being tried …"));
   lengths_->setVisible(trial != nullptr);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/worksheets/mark_sheet.hpp"
 
+#include "app/theme/spoken.hpp"
 #include "app/widgets/decision_list.hpp"
 #include "app/widgets/hand_words.hpp"
 #include "app/widgets/tint_editor.hpp"
@@ -269,7 +270,7 @@ void MarkSheet::chooseSolid() {
     });
   } catch (const Error& error) {
     change([](Brush& brush) { brush.zoneShape = ZoneShape::box; });
-    Q_EMIT activity_.failed(error.what());
+    Q_EMIT activity_.failed(spoken(error));
   }
 }
 

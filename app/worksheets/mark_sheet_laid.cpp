@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What is laid on the selected part, and what it amounts to.
+#include "app/theme/spoken.hpp"
 #include "app/worksheets/mark_sheet.hpp"
 #include "core/base/short_name.hpp"
 
@@ -28,7 +29,7 @@ void MarkSheet::refreshIdle() {
   QStringList words;
   for (const Finding& finding : builder_.findings())
     if (finding.part == view_.selectedPart() && !finding.accepted && isAboutDecision(finding.code))
-      words << "△ " + QString::fromStdString(finding.message + " " + finding.detail);
+      words << "△ " + spoken(finding.message + finding.detail);
   idle_->setVisible(!words.isEmpty());
   idle_->setText(words.join("\n"));
 }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/worksheets/place_sheet.hpp"
 
+#include "app/theme/spoken.hpp"
 #include "app/widgets/thumbnail_image.hpp"
 #include "app/widgets/turning_strip.hpp"
 #include "core/base/key.hpp"
@@ -257,7 +258,7 @@ QString PlaceSheet::healthWords(std::size_t part) const {
   if (builder_.isStale() || !shown.build || part >= shown.build->parts.size()) return tr("looking it over…");
   const MeshHealth& health = *shown.build->judged[part].health;
   QStringList words;
-  for (const MeshDefect& defect : health.defects) words << QString::fromStdString(inWords(defect));
+  for (const MeshDefect& defect : health.defects) words << spoken(inWords(defect));
   const QString found = health.sound() ? tr("The mesh is closed and sound.") : words.join(", ") + ".";
   return shown.project->parts[part]->elsewhere
              ? found + tr(" Support made elsewhere came with it: it is printed as it is, and no more is proposed.")

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/worksheets/study_sheet.hpp"
 
+#include "app/theme/spoken.hpp"
 #include "app/widgets/lean_wedge.hpp"
 #include "app/widgets/local_editor.hpp"
 #include "app/widgets/site_delegate.hpp"
@@ -125,7 +126,7 @@ void StudySheet::addLocal() {
     suits->setText(
         (advice.structure == Structure::tree ? tr("Tree suits site %1: %2.") : tr("Normal suits site %1: %2."))
             .arg(id.site + 1)
-            .arg(QString::fromStdString(advice.reason)));
+            .arg(spoken(advice.reason)));
     const std::size_t decision = built.resolved->sites[id.site].decision;
     const Overrides none;
     editor->show(decision == ResolvedSite::none ? &none : &shown.project->parts[id.part]->sites[decision].settings,

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/worksheets/worksheet.hpp"
 
+#include "app/theme/spoken.hpp"
 #include "app/widgets/setting_editor.hpp"
 #include "app/widgets/wrapping_label.hpp"
 #include "core/settings/presets.hpp"
@@ -75,7 +76,7 @@ void Worksheet::addAdvice(std::vector<std::string> keys) {
     QString words;
     for (const std::string& key : keys)
       if (const auto advice = adviceOn(key, view_.settingsEdited()))
-        words += (words.isEmpty() ? "△ " : "\n△ ") + QString::fromStdString(*advice);
+        words += (words.isEmpty() ? "△ " : "\n△ ") + spoken(*advice);
     label->setText(words);
     label->setVisible(!words.isEmpty());
   };

@@ -143,24 +143,24 @@ std::size_t sameIn(const std::vector<Caused>& others, const Caused& cause, const
   return best;
 }
 
-std::string nameFor(const Project& project, const Caused& caused) {
+Sentence nameFor(const Project& project, const Caused& caused) {
   const Cause& cause = caused.price->cause;
   const std::string part = shortName(project.parts[cause.part]->name);
   switch (cause.kind) {
     case CauseKind::site:
-      return fmt::format("{}, site {}", part, cause.index + 1);
+      return say("{}, site {}", part, cause.index + 1);
     case CauseKind::prop:
-      return fmt::format("{}, prop {}", part, cause.index + 1);
+      return say("{}, prop {}", part, cause.index + 1);
     case CauseKind::zone:
-      return fmt::format("{}, zone {}", part, cause.index + 1);
+      return say("{}, zone {}", part, cause.index + 1);
     case CauseKind::hold:
-      return part + ", hold";
+      return say("{}, hold", part);
     case CauseKind::elsewhere:
-      return part + ", made elsewhere";
+      return say("{}, made elsewhere", part);
     case CauseKind::mark:
       break;
   }
-  return part + (cause.index == 0 ? ", enforced by hand" : fmt::format(", enforced as tint {}", cause.index));
+  return cause.index == 0 ? say("{}, enforced by hand", part) : say("{}, enforced as tint {}", part, cause.index);
 }
 
 }  // namespace

@@ -39,15 +39,15 @@ std::span<const FigureRow> figureRows();
 // By key, to four places: as files say them.
 std::map<std::string, double> byRow(const VariantFigures& figures);
 
-// In words, what another way decides and sets otherwise than a base: "gap above 0.20 → 0.24 mm", "snail: 3 blockers
-// more". Empty where nothing differs.
-std::vector<std::string> differencesInWords(const Project& base, const Project& other);
+// In words, what another way decides and sets otherwise than a base: "gap above 0.20 → 0.24 mm", "snail: props
+// 1 → 3". Empty where nothing differs.
+std::vector<Sentence> differencesInWords(const Project& base, const Project& other);
 
 // A place whose support is more or less than it was.
 struct ChangedPlace {
   CauseKind kind = CauseKind::site;
   PartId part = {};
-  std::string name = {};       // "snail, site 3"
+  Sentence name = {};          // "snail, site 3"
   Vec3 at = Vec3::Zero();      // on the plate, of the way that has more
   double before = 0, now = 0;  // g
   bool gained() const { return now > before; }

@@ -18,23 +18,23 @@ struct RemedyCost {
 
 // Operations that clear a finding, or most of it, done together as one step.
 struct Remedy {
-  std::string name;  // for the button: "supports on"
+  Sentence name;  // for the button: "supports on"
   std::vector<Operation> steps;
-  int family = 0;                           // of several of one family, other than 0, the first that helps is enough
-  std::optional<RemedyCost> cost = {};      // once it was tried and helps
-  std::vector<std::string> overrules = {};  // decisions of the maker that it would undo: "your blocker over 12 mm²"
+  int family = 0;                        // of several of one family, other than 0, the first that helps is enough
+  std::optional<RemedyCost> cost = {};   // once it was tried and helps
+  std::vector<Sentence> overrules = {};  // decisions of the maker that it would undo: "your blocker over 12 mm²"
   template <typename One>
   requires std::constructible_from<Operation, One> Remedy(One operation) : steps{Operation(std::move(operation))} {
     name = nameOf(steps.front());
   }
-  Remedy(std::string words, std::vector<Operation> operations);
+  Remedy(Sentence words, std::vector<Operation> operations);
 };
 
 struct Finding {
   std::string code;  // stable, for programs: "supports-off", "gap-too-large", …
   Severity severity = Severity::warning;
-  std::string message;     // one short sentence: which part, what, how much
-  std::string detail;      // why it matters and what to do
+  Sentence message;        // one short sentence: which part, what, how much
+  Sentence detail;         // why it matters and what to do
   Vec3 at = Vec3::Zero();  // the most serious place
   int part = -1;           // index in the project, −1 for the plate
   std::vector<Remedy> remedies = {};

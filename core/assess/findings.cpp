@@ -4,15 +4,13 @@
 #include "core/assess/finder.hpp"
 #include "core/document/settle.hpp"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <array>
 #include <map>
 
 namespace trellis {
 
-Remedy::Remedy(std::string words, std::vector<Operation> operations)
+Remedy::Remedy(Sentence words, std::vector<Operation> operations)
     : name(std::move(words)), steps(std::move(operations)) {}
 
 namespace {
@@ -40,9 +38,9 @@ void joinAlike(Findings& found) {
     if (all.size() <= many) continue;
     Finding& first = found[all.front()];
     if (first.places.empty()) first.places = {first.at};
-    first.message += fmt::format(" So it is with {} other parts.", all.size() - 1);
+    first.message = first.message + say("So it is with {} other parts.", all.size() - 1);
     std::vector<Remedy> remedies;
-    if (!first.remedies.empty()) remedies = {Remedy(first.remedies.front().name + ", for all", {})};
+    if (!first.remedies.empty()) remedies = {Remedy(say("{}, for all", first.remedies.front().name), {})};
     for (const std::size_t i : all) {
       if (!remedies.empty() && !found[i].remedies.empty())
         for (const Operation& step : found[i].remedies.front().steps) remedies.front().steps.push_back(step);
@@ -85,7 +83,7 @@ std::vector<Remedy> sinking(const Finder& f, std::size_t p) {
     lower.part = p;
     lower.lift = f.build.parts[p].placed->bounds.min().z() - layers * layer;
     Remedy& sink =
-        remedies.emplace_back(fmt::format("sink the part by {:.1f} mm", layers * layer), std::vector<Operation>{lower});
+        remedies.emplace_back(say("sink the part by {:.1f} mm", layers * layer), std::vector<Operation>{lower});
     sink.family = family;
   }
   return remedies;
@@ -96,16 +94,16 @@ std::vector<Remedy> footings(const Finder& f, std::size_t p) {
   PlacePart lift;
   lift.part = p;
   lift.lift = 2;
-  Remedy carry("lift it by 2 mm and carry it", {lift});
+  Remedy carry(say("lift it by 2 mm and carry it"), {lift});
   if (!f.rules(p).on) carry.steps.push_back(f.setting(p, "support.on", true).steps.front());
   remedies.push_back(carry);
-  remedies.emplace_back("raft of 3 layers", std::vector<Operation>{ChangeSetting{"support.raft.layers", 3.0}});
+  remedies.emplace_back(say("raft of 3 layers"), std::vector<Operation>{ChangeSetting{"support.raft.layers", 3.0}});
   const Part& part = *f.project.parts[p];
   if (const auto faces = restingFaces(*part.mesh, part.placement.scale); !faces.empty()) {
     const Placement turned = turnedDown(part.placement, *part.mesh, faces.front().normal);
     PlacePart turn{p, turned.position, turned.turn, {}};
     turn.drop = true;
-    remedies.emplace_back("lay its broadest side down", std::vector<Operation>{turn});
+    remedies.emplace_back(say("lay its broadest side down"), std::vector<Operation>{turn});
   }
   return remedies;
 }

@@ -2,8 +2,6 @@
 // Findings about what hangs and is left bare.
 #include "core/assess/finder.hpp"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <cmath>
 
@@ -48,7 +46,7 @@ void bareStarts(Finder& f, std::size_t p) {
   const std::vector<const FloatingStart*> bare = bareStartsOf(f, p);
   if (bare.empty()) return;
   std::vector<Vec3> places;
-  Remedy enforce(bare.size() == 1 ? "enforce it" : "enforce them", {});
+  Remedy enforce(bare.size() == 1 ? say("enforce it") : say("enforce them"), {});
   double lowest = 1e300;
   for (const FloatingStart* start : bare) {
     places.push_back(start->at);
@@ -61,14 +59,15 @@ void bareStarts(Finder& f, std::size_t p) {
   else
     remedies.push_back(enforce);
   if (f.rules(p).on && f.rules(p).source == Source::decisions)
-    remedies.push_back({"support every floating start", f.setting(p, "support.source", std::string("floating")).steps});
+    remedies.push_back(
+        {say("support every floating start"), f.setting(p, "support.source", std::string("floating")).steps});
   if (lowest < sinkable)
     for (Remedy& remedy : footings(f, p)) remedies.push_back(std::move(remedy));
   f.addAll("floating-start", Severity::problem,
-           {bare.size() == 1 ? fmt::format("{} begins in mid-air at {:.2f} mm height.", f.name(p), lowest)
-                             : fmt::format("{} begins in mid-air at {} places, the lowest at {:.2f} mm height.",
-                                           f.name(p), bare.size(), lowest),
-            "Nothing is under it, so it would be printed into the air. Support it, or turn the part."},
+           {bare.size() == 1 ? say("{} begins in mid-air at {:.2f} mm height.", f.name(p), lowest)
+                             : say("{} begins in mid-air at {} places, the lowest at {:.2f} mm height.", f.name(p),
+                                   bare.size(), lowest),
+            say("Nothing is under it, so it would be printed into the air. Support it, or turn the part.")},
            places, p, remedies);
 }
 
@@ -111,17 +110,17 @@ void bareOverhangs(Finder& f, std::size_t p) {
   if (!f.rules(p).on)
     remedies.push_back(f.setting(p, "support.on", true));
   else
-    remedies.push_back({"support every overhang", f.setting(p, "support.source", std::string("overhangs")).steps});
+    remedies.push_back({say("support every overhang"), f.setting(p, "support.source", std::string("overhangs")).steps});
   if (f.rules(p).on)
-    remedies.push_back({fmt::format("enforce site {}", worst + 1),
+    remedies.push_back({say("enforce site {}", worst + 1),
                         {LayMark{p, Mark::none, SiteStroke{at}}, DecideSite{p, at, Choice::enforce}}});
   f.addAll(
       "bare-overhang", Severity::warning,
-      {fmt::format("{}: {:.0f} mm² hang without support{}.", f.name(p), total,
-                   found.size() == 1 ? "" : fmt::format(", at {} places", found.size())),
-       fmt::format("The most is at site {}, from {:.1f} mm height: {:.1f} mm lie free there, and a line bridges at "
-                   "most {:g} mm. Let it be supported, or turn the part.",
-                   worst + 1, site.low, site.span, f.rules(p).bridgeLimit)},
+      {found.size() == 1 ? say("{}: {:.0f} mm² hang without support.", f.name(p), total)
+                         : say("{}: {:.0f} mm² hang without support, at {} places.", f.name(p), total, found.size()),
+       say("The most is at site {}, from {:.1f} mm height: {:.1f} mm lie free there, and a line bridges at "
+           "most {:g} mm. Let it be supported, or turn the part.",
+           worst + 1, site.low, site.span, f.rules(p).bridgeLimit)},
       byWeight(found), p, remedies);
 }
 
@@ -130,7 +129,7 @@ void roundedFeet(Finder& f, std::size_t p) {
   const PartBuild& part = f.build.parts[p];
   std::vector<std::pair<double, Vec3>> found;
   double total = 0;
-  Remedy enforce("enforce them", {});
+  Remedy enforce(say("enforce them"), {});
   for (std::size_t s = 0; s < part.sites->list.size(); ++s) {
     const Site& site = part.sites->list[s];
     if (site.siteClass != SiteClass::roundedFoot || part.resolved->sites[s].choice != Choice::proposed) continue;
@@ -142,12 +141,12 @@ void roundedFeet(Finder& f, std::size_t p) {
   if (total < bareWorth) return;
   std::vector<Remedy> remedies = sinking(f, p);
   if (!enforce.steps.empty()) remedies.push_back(enforce);
-  f.addAll(
-      "rounded-foot", Severity::note,
-      {fmt::format("{}: {:.0f} mm² at its rounded foot print without support.", f.name(p), total),
-       "It hangs less than a layer over what it stands on and widens by little, so its lines sag onto that. Sinking "
-       "the part gives it a flat foot and a better hold."},
-      byWeight(found), p, remedies);
+  f.addAll("rounded-foot", Severity::note,
+           {say("{}: {:.0f} mm² at its rounded foot print without support.", f.name(p), total),
+            say("It hangs less than a layer over what it stands on and widens by little, so its lines sag onto that. "
+                "Sinking "
+                "the part gives it a flat foot and a better hold.")},
+           byWeight(found), p, remedies);
 }
 
 }  // namespace

@@ -2,8 +2,6 @@
 // Findings about what supports cost beside the part itself.
 #include "core/assess/finder.hpp"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 
 namespace trellis {
@@ -41,12 +39,12 @@ std::vector<Shares> sharesOf(const Build& build) {
 std::vector<Remedy> cheaperWays(const Finder& f, std::size_t p) {
   std::vector<Remedy> ways;
   const bool isTree = f.rules(p).structure == Structure::tree;
-  ways.push_back({isTree ? "normal support" : "trees",
+  ways.push_back({isTree ? say("normal support") : say("trees"),
                   f.setting(p, "support.structure", std::string(isTree ? "normal" : "tree")).steps});
   if (!isTree && f.build.rules[p].settings.whole("support.body.walls") > 0)
-    ways.push_back({"bodies without walls", f.setting(p, "support.body.walls", 0.0).steps});
+    ways.push_back({say("bodies without walls"), f.setting(p, "support.body.walls", 0.0).steps});
   if (!isTree && f.build.rules[p].settings.number("support.body.spacing") < 3)
-    ways.push_back({"bodies of 3 mm spacing", f.setting(p, "support.body.spacing", 3.0).steps});
+    ways.push_back({say("bodies of 3 mm spacing"), f.setting(p, "support.body.spacing", 3.0).steps});
   return ways;
 }
 
@@ -60,7 +58,7 @@ void findWhatIsDear(Finder& f) {
     const bool heavy = share.support > share.part, slow = share.supportSeconds > share.partSeconds;
     if (share.support < leastSupport || share.part <= 0 || (!heavy && !slow)) continue;
     const double minutes = share.supportSeconds / 60;
-    const std::string time = minutes < 90 ? fmt::format("{:.0f} min", minutes) : fmt::format("{:.1f} h", minutes / 60);
+    const Sentence time = minutes < 90 ? say("{:.0f} min", minutes) : say("{:.1f} h", minutes / 60);
     const auto largest =
         std::max_element(f.build.prices.begin(), f.build.prices.end(), [&](const Price& a, const Price& b) {
           return (a.cause.part == p ? a.use.volume : -1) < (b.cause.part == p ? b.use.volume : -1);
@@ -68,13 +66,13 @@ void findWhatIsDear(Finder& f) {
     const bool isSite = largest->cause.kind == CauseKind::site && largest->cause.part == p;
     const Vec3 at =
         isSite ? f.build.parts[p].sites->list[largest->cause.index].at : f.build.parts[p].placed->bounds.center();
-    f.add("support-outweighs", Severity::note,
-          {heavy ? fmt::format("{}: support takes {:.1f} times the filament of the part.", f.name(p),
-                               share.support / share.part)
-                 : fmt::format("{}: support takes {:.1f} times as long as the part.", f.name(p),
-                               share.supportSeconds / share.partSeconds),
-           fmt::format("It takes {}. Another structure or another turning may be much cheaper.", time)},
-          at, p, cheaperWays(f, p));
+    f.add(
+        "support-outweighs", Severity::note,
+        {heavy ? say("{}: support takes {:.1f} times the filament of the part.", f.name(p), share.support / share.part)
+               : say("{}: support takes {:.1f} times as long as the part.", f.name(p),
+                     share.supportSeconds / share.partSeconds),
+         say("It takes {}. Another structure or another turning may be much cheaper.", time)},
+        at, p, cheaperWays(f, p));
   }
 }
 

@@ -3,8 +3,6 @@
 #include "core/assess/finder.hpp"
 #include "core/assess/structure_advice.hpp"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 
 namespace trellis {
@@ -28,11 +26,12 @@ void cleanFaces(Finder& f, std::size_t p) {
   const auto first = static_cast<std::size_t>(
       std::find_if(kept.begin(), kept.end(), [](const Polygons& layer) { return !layer.empty(); }) - kept.begin());
   const Vec2 middle = boundsOf(kept[first]).center();
-  f.add("clean-face-bare", Severity::warning,
-        {fmt::format("{}: clean faces keep {:.0f} mm² from being supported.", f.name(p), area),
-         "What hangs there is printed over nothing, because no support may touch a clean face. Turn the part, or let "
-         "the face be touched."},
-        {middle.x(), middle.y(), f.build.plan.spans[first].bottom}, p, {ClearDecisions{p, Clearing::clean}});
+  f.add(
+      "clean-face-bare", Severity::warning,
+      {say("{}: clean faces keep {:.0f} mm² from being supported.", f.name(p), area),
+       say("What hangs there is printed over nothing, because no support may touch a clean face. Turn the part, or let "
+           "the face be touched.")},
+      {middle.x(), middle.y(), f.build.plan.spans[first].bottom}, p, {ClearDecisions{p, Clearing::clean}});
 }
 
 void idleMarks(Finder& f, std::size_t p) {
@@ -42,14 +41,15 @@ void idleMarks(Finder& f, std::size_t p) {
   const bool decided = !part.marks->empty() || !part.zones.empty() || !part.props.empty() || !part.sites.empty();
   if (!f.rules(p).on && decided)
     f.add("supports-off", Severity::problem,
-          {fmt::format("{}: supports are switched off, so none of your decisions is built.", f.name(p)),
-           "Switch supports on to have them."},
+          {say("{}: supports are switched off, so none of your decisions is built.", f.name(p)),
+           say("Switch supports on to have them.")},
           built.placed->bounds.center(), p, {f.setting(p, "support.on", true)});
   if (shadows.enforcedUpward > worthSaying)
     f.add("enforced-upward", Severity::note,
-          {fmt::format("{}: {:.0f} mm² of enforcer lie on a face that looks up.", f.name(p), shadows.enforcedUpward),
-           "Nothing there needs carrying, so it does nothing. Paint the underside instead, or clear it."},
-          shadows.upwardAt, p, {Remedy("clear that face", {LayMark{p, Mark::none, FaceStroke{shadows.upwardAt}}})});
+          {say("{}: {:.0f} mm² of enforcer lie on a face that looks up.", f.name(p), shadows.enforcedUpward),
+           say("Nothing there needs carrying, so it does nothing. Paint the underside instead, or clear it.")},
+          shadows.upwardAt, p,
+          {Remedy(say("clear that face"), {LayMark{p, Mark::none, FaceStroke{shadows.upwardAt}}})});
 }
 
 void idleObjects(Finder& f, std::size_t p) {
@@ -59,20 +59,19 @@ void idleObjects(Finder& f, std::size_t p) {
   for (std::size_t z = 0; z < part.zones.size(); ++z)
     if (part.zones[z].as == ZoneAs::enforce && sum(built.resolved->zones[z].demand) < worthSaying)
       f.add("zone-idle", Severity::note,
-            {fmt::format("{}: zone {} covers no underside that leans more than {:g}°.", f.name(p), z + 1,
-                         part.zones[z].lean),
-             "It asks for nothing. Move it, make it larger, or lower its lean."},
+            {say("{}: zone {} covers no underside that leans more than {:g}°.", f.name(p), z + 1, part.zones[z].lean),
+             say("It asks for nothing. Move it, make it larger, or lower its lean.")},
             toPlate * part.zones[z].toMesh.translation(), p, {RemoveZone{p, z}});
   for (std::size_t k = 0; k < part.props.size(); ++k)
     if (const ResolvedProp& one = built.resolved->props[k]; sum(one.demand) == 0 && !hasLines(one.walls))
       f.add("prop-idle", Severity::note,
-            {fmt::format("{}: prop {} stands under nothing and beside nothing.", f.name(p), k + 1),
-             "Drag it to an underside or a wall, or remove it."},
+            {say("{}: prop {} stands under nothing and beside nothing.", f.name(p), k + 1),
+             say("Drag it to an underside or a wall, or remove it.")},
             toPlate * part.props[k].at, p, {RemoveProp{p, k}});
   for (const std::size_t k : built.resolved->placeless)
     f.add("site-gone", Severity::note,
-          {fmt::format("{}: you chose something for a site that no longer hangs.", f.name(p)),
-           "The choice does nothing. Drop it, or lower the free lean."},
+          {say("{}: you chose something for a site that no longer hangs.", f.name(p)),
+           say("The choice does nothing. Drop it, or lower the free lean.")},
           toPlate * part.sites[k].at, p, {DecideSite{p, toPlate * part.sites[k].at, Choice::proposed, Overrides()}});
 }
 
@@ -81,8 +80,8 @@ void crowdedBranches(Finder& f, std::size_t p) {
   const PartBuild& part = f.build.parts[p];
   constexpr double worthTelling = 120, muchLonger = 1.3;  // s, times
   std::vector<Vec3> places;
-  Remedy normal("normal support there", {});
-  std::string reason;
+  Remedy normal(say("normal support there"), {});
+  Sentence reason;
   for (std::size_t s = 0; s < part.sites->list.size(); ++s) {
     const Site& site = part.sites->list[s];
     if (!site.isProposed() || !f.rules(p).on) continue;
@@ -98,15 +97,15 @@ void crowdedBranches(Finder& f, std::size_t p) {
     normal.steps.push_back(DecideSite{p, site.at, std::nullopt, settings});
     if (places.empty())
       reason = advice.structure == Structure::normal
-                   ? fmt::format("Site {} is {}. Trees need a tip every few millimetres there.", s + 1, advice.reason)
-                   : fmt::format("Branches under site {} take {:.0f} min, columns would take about {:.0f}.", s + 1,
-                                 seconds / 60, columns / 60);
+                   ? say("Site {} is {}. Trees need a tip every few millimetres there.", s + 1, advice.reason)
+                   : say("Branches under site {} take {:.0f} min, columns would take about {:.0f}.", s + 1,
+                         seconds / 60, columns / 60);
     places.push_back(site.at);
   }
   if (places.empty()) return;
   f.addAll("crowded-branches", Severity::note,
-           {fmt::format("{}: normal support suits {} better than trees.", f.name(p),
-                        places.size() == 1 ? "one site" : fmt::format("{} sites", places.size())),
+           {say("{}: normal support suits {} better than trees.", f.name(p),
+                places.size() == 1 ? say("one site") : say("{} sites", places.size())),
             reason},
            places, p, {normal});
 }

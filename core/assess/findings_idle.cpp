@@ -3,8 +3,6 @@
 #include "core/assess/finder.hpp"
 #include "core/assess/removal.hpp"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 
 namespace trellis {
@@ -50,11 +48,12 @@ class Without {
 };
 
 // Why an enforcing decision changes nothing, and what to do.
-std::string enforcedAnyway(const Finder& f, std::size_t p) {
+Sentence enforcedAnyway(const Finder& f, std::size_t p) {
   return f.rules(p).source == Source::overhangs
-             ? "All that hangs is supported anyway. Choose \"decisions only\" if you meant this alone, or take it back."
-             : "Another decision asks for it already, or a stronger one keeps support away. Take it back, or the "
-               "other.";
+             ? say("All that hangs is supported anyway. Choose \"decisions only\" if you meant this alone, or take it "
+                   "back.")
+             : say("Another decision asks for it already, or a stronger one keeps support away. Take it back, or the "
+                   "other.");
 }
 
 std::vector<Remedy> remediesOf(const Finder& f, std::size_t p, Remedy takeBack) {
@@ -78,17 +77,17 @@ void idleMarks(Finder& f, std::size_t p, const Without& without) {
           marks.enforced[i].insert(marks.enforced[i].end(), tinted.surface[i].begin(), tinted.surface[i].end());
     if (without.isIdle(marks))
       f.add("enforce-idle", Severity::note,
-            {fmt::format("{}: your enforcers change nothing.", f.name(p)), enforcedAnyway(f, p)}, at, p,
-            remediesOf(f, p, Remedy("clear the enforcers", {ClearDecisions{p, Clearing::enforce}})));
+            {say("{}: your enforcers change nothing.", f.name(p)), enforcedAnyway(f, p)}, at, p,
+            remediesOf(f, p, Remedy(say("clear the enforcers"), {ClearDecisions{p, Clearing::enforce}})));
   }
   if (areaOf(part.shadows->blocked) > worthSaying && areaOf(part.shadows->noLanding) < worthSaying) {
     MarkShadows marks = *part.shadows;
     marks.blocked.assign(marks.blocked.size(), {});
     if (without.isIdle(marks))
       f.add("block-idle", Severity::note,
-            {fmt::format("{}: your blockers keep nothing away.", f.name(p)),
-             "Nothing would be supported there without them. Clear them, or paint where support stands."},
-            at, p, {Remedy("clear the blockers", {ClearDecisions{p, Clearing::block}})});
+            {say("{}: your blockers keep nothing away.", f.name(p)),
+             say("Nothing would be supported there without them. Clear them, or paint where support stands.")},
+            at, p, {Remedy(say("clear the blockers"), {ClearDecisions{p, Clearing::block}})});
   }
 }
 
@@ -108,8 +107,8 @@ void idleZones(Finder& f, std::size_t p, const Without& without) {
     if (!without.isIdle(resolved)) continue;
     Remedy remove(RemoveZone{p, z});
     f.add("zone-redundant", Severity::note,
-          {fmt::format("{}: zone {} changes nothing.", f.name(p), z + 1),
-           asks ? enforcedAnyway(f, p) : "Nothing in it would be supported without it. Move it, or remove it."},
+          {say("{}: zone {} changes nothing.", f.name(p), z + 1),
+           asks ? enforcedAnyway(f, p) : say("Nothing in it would be supported without it. Move it, or remove it.")},
           toPlate * zone.toMesh.translation(), p,
           asks ? remediesOf(f, p, std::move(remove)) : std::vector<Remedy>{std::move(remove)});
   }
@@ -124,11 +123,11 @@ void idleChoices(Finder& f, std::size_t p, const Without& without) {
     resolved.sites[s].choice = Choice::proposed;
     if (!without.isIdle(resolved)) continue;
     const Vec3 at = built.sites->list[s].at;
-    Remedy takeBack("as proposed", {DecideSite{p, at, Choice::proposed, {}}});
+    Remedy takeBack(say("as proposed"), {DecideSite{p, at, Choice::proposed, {}}});
     f.add("choice-idle", Severity::note,
-          {fmt::format("{}: your choice for site {} changes nothing.", f.name(p), s + 1),
+          {say("{}: your choice for site {} changes nothing.", f.name(p), s + 1),
            site.choice == Choice::enforce ? enforcedAnyway(f, p)
-                                          : "It would not be supported without it. Leave it as proposed."},
+                                          : say("It would not be supported without it. Leave it as proposed.")},
           at, p,
           site.choice == Choice::enforce ? remediesOf(f, p, std::move(takeBack))
                                          : std::vector<Remedy>{std::move(takeBack)});
@@ -139,7 +138,7 @@ void idleChoices(Finder& f, std::size_t p, const Without& without) {
 void scraps(Finder& f, std::size_t p) {
   constexpr double small = 2, beside = 1;  // mm² of contact; mm
   std::vector<Vec3> places;
-  Remedy remove("take them away", {});
+  Remedy remove(say("take them away"), {});
   for (std::size_t i = 0; i < f.build.support->pieces.size(); ++i) {
     const Piece& piece = f.build.support->pieces[i];
     if (piece.contactAbove <= 0 || piece.contactAbove >= small) continue;
@@ -163,13 +162,13 @@ void scraps(Finder& f, std::size_t p) {
     }
   }
   if (places.empty()) return;
-  f.addAll("scraps", Severity::note,
-           {fmt::format("{}: {} of support {} left beside what you blocked.", f.name(p),
-                        places.size() == 1 ? "1 scrap" : fmt::format("{} scraps", places.size()),
-                        places.size() == 1 ? "is" : "are"),
-            "Each carries less than 2 mm² and is a nuisance to pick off. Take them away together, or block a little "
-            "wider."},
-           places, p, {remove});
+  f.addAll(
+      "scraps", Severity::note,
+      {places.size() == 1 ? say("{}: 1 scrap of support is left beside what you blocked.", f.name(p))
+                          : say("{}: {} scraps of support are left beside what you blocked.", f.name(p), places.size()),
+       say("Each carries less than 2 mm² and is a nuisance to pick off. Take them away together, or block a little "
+           "wider.")},
+      places, p, {remove});
 }
 
 void leftOut(Finder& f, std::size_t p) {
@@ -180,18 +179,17 @@ void leftOut(Finder& f, std::size_t p) {
   const double scale = std::cbrt(std::abs(toPlate.linear().determinant()));
   const double marked = judged.leftOut->marked * scale * scale;
   if (marked < 2 * worthSaying && judged.leftOut->others == 0) return;
-  std::string what;
-  if (marked >= 2 * worthSaying) what = fmt::format("{:.0f} mm² that you marked", marked);
+  std::vector<Sentence> what;
+  if (marked >= 2 * worthSaying) what.push_back(say("{:.0f} mm² that you marked", marked));
   if (const std::size_t others = judged.leftOut->others; others > 0)
-    what += (what.empty() ? "" : " and ") +
-            (others == 1 ? std::string("one decision") : fmt::format("{} decisions", others));
-  f.add(
-      "twin-left-out", Severity::note,
-      {fmt::format("{}: {} on one side alone.", f.name(p), what),
-       fmt::format("{:.0f} % of the part is the same on both sides of a plane, and the other side has nothing like it. "
-                   "Lay it there too, if both sides were meant.",
-                   judged.symmetry->fit * 100)},
-      toPlate * judged.leftOut->at, p, {LayTwin{p, judged.symmetry->plane.movedBy(toPlate)}});
+    what.push_back(others == 1 ? say("one decision") : say("{} decisions", others));
+  const Sentence all = what.size() == 2 ? say("{} and {}", what[0], what[1]) : what[0];
+  f.add("twin-left-out", Severity::note,
+        {say("{}: {} on one side alone.", f.name(p), all),
+         say("{:.0f} % of the part is the same on both sides of a plane, and the other side has nothing like it. "
+             "Lay it there too, if both sides were meant.",
+             judged.symmetry->fit * 100)},
+        toPlate * judged.leftOut->at, p, {LayTwin{p, judged.symmetry->plane.movedBy(toPlate)}});
 }
 
 }  // namespace

@@ -4,8 +4,6 @@
 #include "core/assess/finder.hpp"
 #include "core/assess/hold_advice.hpp"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 
 namespace trellis {
@@ -24,22 +22,22 @@ constexpr double sunkOnPurpose = 1;
 // mm² over all layers of what is too thin to print; less is the sharp end of some edge.
 constexpr double thinWorth = 2;
 
-std::string inWords(const LostMarks& lost) {
+Sentence inWords(const LostMarks& lost) {
   switch (lost.kind) {
     case LostKind::enforce:
-      return fmt::format("{:.0f} mm² of enforcer", lost.area);
+      return say("{:.0f} mm² of enforcer", lost.area);
     case LostKind::block:
-      return fmt::format("{:.0f} mm² of blocker", lost.area);
+      return say("{:.0f} mm² of blocker", lost.area);
     case LostKind::clean:
-      return fmt::format("{:.0f} mm² of clean face", lost.area);
+      return say("{:.0f} mm² of clean face", lost.area);
     case LostKind::seen:
-      return fmt::format("{:.0f} mm² of seen face", lost.area);
+      return say("{:.0f} mm² of seen face", lost.area);
     case LostKind::prop:
-      return "a prop";
+      return say("a prop");
     case LostKind::site:
       break;
   }
-  return "the choice for a site";
+  return say("the choice for a site");
 }
 
 // A first layer as thick as a sheet that is thinner than half of it.
@@ -65,7 +63,7 @@ Remedy movedIn(std::size_t p, const Box3& box, const Vec3& plate) {
     middle[axis] = std::clamp(middle[axis], box.sizes()[axis] / 2,
                               std::max(box.sizes()[axis] / 2, plate[axis] - box.sizes()[axis] / 2));
   in.position = middle;
-  return {"move it in", {in}};
+  return {say("move it in"), {in}};
 }
 
 // To nineteen twentieths of the room, in its middle.
@@ -75,7 +73,7 @@ Remedy scaledDown(const Finder& f, std::size_t p, const Box3& box, const Vec3& p
   smaller.part = p;
   smaller.scale = f.project.parts[p]->placement.scale * share;
   smaller.position = Vec3(plate.x() / 2, plate.y() / 2, box.sizes().z() * share / 2);
-  return {fmt::format("scale to {:.0f} %", share * 100), {smaller}};
+  return {say("scale to {:.0f} %", share * 100), {smaller}};
 }
 
 SettingValue finest(const Finder& f) { return std::max(0.1, 0.75 * f.project.settings.number("line.width")); }
@@ -83,7 +81,7 @@ SettingValue finest(const Finder& f) { return std::max(0.1, 0.75 * f.project.set
 // Repairing leaves every sound vertex where it is; where that is not enough, a new skin is.
 std::vector<Remedy> mendings(std::size_t p) {
   constexpr int family = 2;
-  Remedy repair(MendPart{p}), wrap("wrap it in a new skin", {MendPart{p, MendBy::wrap}});
+  Remedy repair(MendPart{p}), wrap(say("wrap it in a new skin"), {MendPart{p, MendBy::wrap}});
   repair.family = wrap.family = family;
   return {repair, wrap};
 }
@@ -91,33 +89,33 @@ std::vector<Remedy> mendings(std::size_t p) {
 void soundness(Finder& f, std::size_t p) {
   const PartBuild& part = f.build.parts[p];
   const MeshHealth& health = *f.build.judged[p].health;
-  std::string defects;
+  std::vector<Sentence> defects;
   for (const MeshDefect& defect : health.defects)
-    if (defect.kind != DefectKind::crossing)
-      defects += (defects.empty() ? "" : ", ") + inWords(defect);  // slicing unites what crosses
+    if (defect.kind != DefectKind::crossing) defects.push_back(inWords(defect));  // slicing unites what crosses
   if (!defects.empty()) {
     const Affine toPlate = transformOf(f.project.parts[p]->placement, *f.project.parts[p]->mesh);
-    f.add("broken-mesh", Severity::warning,
-          {fmt::format("{} has a broken mesh: {}.", f.name(p), defects),
-           "It is cut as well as it can be. Mend it in Place; what mending leaves goes with a new skin around it."},
-          toPlate * health.defects.front().at, p, mendings(p));
+    f.add(
+        "broken-mesh", Severity::warning,
+        {say("{} has a broken mesh: {}.", f.name(p), listed(defects)),
+         say("It is cut as well as it can be. Mend it in Place; what mending leaves goes with a new skin around it.")},
+        toPlate * health.defects.front().at, p, mendings(p));
   }
   for (const LostMarks& lost : f.project.parts[p]->lostMarks)
     f.add("marks-lost", Severity::warning,
-          {fmt::format("{} lost {} when its mesh was replaced.", f.name(p), inWords(lost)),
-           "The surface there is gone. Decide anew if it is still wanted."},
+          {say("{} lost {} when its mesh was replaced.", f.name(p), inWords(lost)),
+           say("The surface there is gone. Decide anew if it is still wanted.")},
           transformOf(f.project.parts[p]->placement, *f.project.parts[p]->mesh) * lost.at, p);
   if (!part.gaps->empty())
     f.add("open-section", Severity::warning,
-          {fmt::format("{} has {} outline{} that {} not close.", f.name(p), part.gaps->size(),
-                       part.gaps->size() == 1 ? "" : "s", part.gaps->size() == 1 ? "does" : "do"),
-           fmt::format("The first, at {:.1f} mm height, has a gap of {:.2f} mm. They were closed straight across.",
-                       part.gaps->front().at.z(), part.gaps->front().length)},
+          {part.gaps->size() == 1 ? say("{} has 1 outline that does not close.", f.name(p))
+                                  : say("{} has {} outlines that do not close.", f.name(p), part.gaps->size()),
+           say("The first, at {:.1f} mm height, has a gap of {:.2f} mm. They were closed straight across.",
+               part.gaps->front().at.z(), part.gaps->front().length)},
           part.gaps->front().at, p, mendings(p));
   if (std::all_of(part.sections->begin(), part.sections->end(), [](const Polygons& s) { return s.empty(); }))
     f.add("nothing-to-print", Severity::problem,
-          {fmt::format("{} is thinner than half a layer, so nothing of it is printed.", f.name(p)),
-           "Make it thicker, or the layers thinner."},
+          {say("{} is thinner than half a layer, so nothing of it is printed.", f.name(p)),
+           say("Make it thicker, or the layers thinner.")},
           part.placed->bounds.center(), p, thinnerLayers(f, p));
 }
 
@@ -128,20 +126,19 @@ void room(Finder& f, std::size_t p) {
                    settings.number("machine.height"));
   constexpr double slack = 1e-3;
   if ((box.sizes().array() > plate.array() + slack).any())
-    f.add(
-        "too-large", Severity::problem,
-        {fmt::format("{} is larger than the machine prints.", f.name(p)),
-         fmt::format("It measures {:.1f} × {:.1f} × {:.1f} mm, and {:g} × {:g} × {:g} mm fit. Scale it down or cut it.",
-                     box.sizes().x(), box.sizes().y(), box.sizes().z(), plate.x(), plate.y(), plate.z())},
-        box.center(), p, {scaledDown(f, p, box, plate)});
+    f.add("too-large", Severity::problem,
+          {say("{} is larger than the machine prints.", f.name(p)),
+           say("It measures {:.1f} × {:.1f} × {:.1f} mm, and {:g} × {:g} × {:g} mm fit. Scale it down or cut it.",
+               box.sizes().x(), box.sizes().y(), box.sizes().z(), plate.x(), plate.y(), plate.z())},
+          box.center(), p, {scaledDown(f, p, box, plate)});
   else if ((box.min().head<2>().array() < -slack).any() || (box.max().array() > plate.array() + slack).any())
     f.add("off-plate", Severity::problem,
-          {fmt::format("{} reaches past the plate or its height.", f.name(p)), "Move it in."}, box.center(), p,
+          {say("{} reaches past the plate or its height.", f.name(p)), say("Move it in.")}, box.center(), p,
           {movedIn(p, box, plate)});
   if (box.min().z() < -sunkOnPurpose)
     f.add("below-plate", Severity::problem,
-          {fmt::format("{} reaches {:.2f} mm below the plate.", f.name(p), -box.min().z()),
-           "What is there is not printed. Drop it to the plate."},
+          {say("{} reaches {:.2f} mm below the plate.", f.name(p), -box.min().z()),
+           say("What is there is not printed. Drop it to the plate.")},
           box.center(), p, {dropped(p)});
 }
 
@@ -156,8 +153,8 @@ void overlaps(Finder& f) {
         if (shared.empty()) continue;
         const Vec2 middle = boundsOf(shared).center();
         f.add("parts-overlap", Severity::problem,
-              {fmt::format("{} and {} overlap from {:.1f} mm height.", f.name(p), f.name(q), a.plan.spans[l].bottom),
-               "They would be printed into each other. Move one of them, or let all be spread out."},
+              {say("{} and {} overlap from {:.1f} mm height.", f.name(p), f.name(q), a.plan.spans[l].bottom),
+               say("They would be printed into each other. Move one of them, or let all be spread out.")},
               {middle.x(), middle.y(), a.plan.spans[l].bottom}, q, {ArrangeParts()});
         break;
       }
@@ -174,16 +171,12 @@ void thinFeatures(Finder& f) {
   }
   if (lost < thinWorth) return;
   const Vec2 middle = boundsOf({first->tooThin.front()}).center();
-  f.found.push_back(
-      {"too-thin",
-       Severity::note,
-       fmt::format("{:.1f} mm² over all layers are too thin to print.", lost),
-       fmt::format("The lowest is at {:.1f} mm height. A line fits where the part is at least half as thick "
-                   "as the line is wide. Thicken it, or set a narrower line width.",
-                   first->bottom),
-       {middle.x(), middle.y(), first->bottom},
-       -1,
-       {ChangeSetting{"line.width", finest(f)}}});
+  f.addToPlate("too-thin", Severity::note,
+               {say("{:.1f} mm² over all layers are too thin to print.", lost),
+                say("The lowest is at {:.1f} mm height. A line fits where the part is at least half as thick as the "
+                    "line is wide. Thicken it, or set a narrower line width.",
+                    first->bottom)},
+               {middle.x(), middle.y(), first->bottom}, {ChangeSetting{"line.width", finest(f)}});
 }
 
 // A part that begins on nothing is printed over the bare plate; one that touches it in a spot comes off.
@@ -192,14 +185,16 @@ void footing(Finder& f, std::size_t p) {
   const PlateContact contact = contactOf(f.build, p);
   if (!contact.first || contact.inSupport()) return;
   if (contact.onPlate() && contact.area >= std::max(trusted, share * contact.largest)) return;
-  f.add("not-standing", Severity::problem,
-        contact.onPlate()
-            ? Finder::Words{fmt::format("{} touches the plate with {:.1f} mm² only.", f.name(p), contact.area),
-                            "That will not hold it while it is printed. Give it a broader foot, carry it, or turn it."}
-            : Finder::Words{fmt::format("{} stands on nothing: its first line lies {:.2f} mm over the plate.",
-                                        f.name(p), contact.at.z()),
-                            "It would not stick. Sink it a little, lift it so that support carries it, or turn it."},
-        contact.at, p, footings(f, p));
+  f.add(
+      "not-standing", Severity::problem,
+      contact.onPlate()
+          ? Finder::
+                Words{say("{} touches the plate with {:.1f} mm² only.", f.name(p), contact.area),
+                      say("That will not hold it while it is printed. Give it a broader foot, carry it, or turn it.")}
+          : Finder::Words{say("{} stands on nothing: its first line lies {:.2f} mm over the plate.", f.name(p),
+                              contact.at.z()),
+                          say("It would not stick. Sink it a little, lift it so that support carries it, or turn it.")},
+      contact.at, p, footings(f, p));
 }
 
 // Broad flat first layers shrink as they cool and lift at their corners.
@@ -213,14 +208,14 @@ void curling(Finder& f, std::size_t p) {
     const Box2 box = boundsOf(flat);
     if (box.sizes().minCoeff() < curlingBreadth) continue;
     if (box.sizes().maxCoeff() < curlingLength && area(flat) < curlingArea) continue;
-    f.add(
-        "curling", Severity::note,
-        {fmt::format("{}: a first layer of {:.0f} × {:.0f} mm may curl at its corners.", f.name(p), box.sizes().x(),
-                     box.sizes().y()),
-         "A brim or a raft holds them down, and sparser infill pulls less."},
-        {box.center().x(), box.center().y(), 0}, p,
-        {Remedy("brim of 5 mm", {ChangeSetting{"brim.width", 5.0}, ChangeSetting{"brim.side", std::string("outside")}}),
-         Remedy("raft of 2 layers", {ChangeSetting{"support.raft.layers", 2.0}})});
+    f.add("curling", Severity::note,
+          {say("{}: a first layer of {:.0f} × {:.0f} mm may curl at its corners.", f.name(p), box.sizes().x(),
+               box.sizes().y()),
+           say("A brim or a raft holds them down, and sparser infill pulls less.")},
+          {box.center().x(), box.center().y(), 0}, p,
+          {Remedy(say("brim of 5 mm"),
+                  {ChangeSetting{"brim.width", 5.0}, ChangeSetting{"brim.side", std::string("outside")}}),
+           Remedy(say("raft of 2 layers"), {ChangeSetting{"support.raft.layers", 2.0}})});
     return;
   }
 }
@@ -232,36 +227,35 @@ void standing(Finder& f, std::size_t p) {
   if (standsWell(*part.stability, rules)) return;
   const bool bends = shaky->deflection > rules.deflectionAllowed,
              slips = loose->safetyFactor < rules.safetyFactorAllowed;
-  std::string detail;
+  Sentence detail;
   const bool falls = shaky->deflection > shaky->z / 10;  // no figure means anything there
   if (bends && !falls)
-    detail = fmt::format("At {:.0f} mm height the nozzle pushes it aside by {:.1f} mm, and {:g} mm are allowed. ",
-                         shaky->z, shaky->deflection, rules.deflectionAllowed);
+    detail = say("At {:.0f} mm height the nozzle pushes it aside by {:.1f} mm, and {:g} mm are allowed.", shaky->z,
+                 shaky->deflection, rules.deflectionAllowed);
   if (slips)
-    detail += fmt::format(
-        "At {:.0f} mm height the plate holds it against a sideways push of {:.1f} N, and the nozzle may "
-        "push with {:g} N. ",
-        loose->z, loose->safetyFactor * rules.push, rules.push);
+    detail =
+        detail + say("At {:.0f} mm height the plate holds it against a sideways push of {:.1f} N, and the nozzle may "
+                     "push with {:g} N.",
+                     loose->z, loose->safetyFactor * rules.push, rules.push);
   const Vec3 at = bends ? shaky->at : loose->at;
   std::vector<Remedy> remedies;
   if (const HoldAdvice& advice = *part.holdAdvice; !advice.marks.empty()) {
-    std::string heights;
+    std::vector<Sentence> heights;
     for (const LayMark& mark : advice.marks)
-      heights += fmt::format("{}{:.0f}", heights.empty() ? "" : " and ",
-                             (std::get<BandStroke>(mark.stroke).from + std::get<BandStroke>(mark.stroke).to) / 2);
+      heights.push_back(
+          say("{:.0f}", (std::get<BandStroke>(mark.stroke).from + std::get<BandStroke>(mark.stroke).to) / 2));
     std::vector<Operation> steps(advice.marks.begin(), advice.marks.end());
     if (!f.rules(p).on) steps.push_back(f.setting(p, "support.on", true).steps.front());
-    remedies.push_back({fmt::format("hold it at {} mm", heights), steps});
+    remedies.push_back({say("hold it at {} mm", listed(heights, ", ")), steps});
   }
   if (slips && f.project.settings.number("brim.width") < 5)
     remedies.push_back(
-        {"brim of 8 mm", {ChangeSetting{"brim.width", 8.0}, ChangeSetting{"brim.side", std::string("outside")}}});
+        {say("brim of 8 mm"), {ChangeSetting{"brim.width", 8.0}, ChangeSetting{"brim.side", std::string("outside")}}});
   f.add("unstable", Severity::warning,
-        {fmt::format("{} {} while it is printed.", f.name(p),
-                     falls   ? "will not stand"
-                     : slips ? "may come off the plate"
-                             : "may sway"),
-         detail + "Hold it from the side, or turn it."},
+        {falls   ? say("{} will not stand while it is printed.", f.name(p))
+         : slips ? say("{} may come off the plate while it is printed.", f.name(p))
+                 : say("{} may sway while it is printed.", f.name(p)),
+         detail + say("Hold it from the side, or turn it.")},
         at, p, remedies);
 }
 

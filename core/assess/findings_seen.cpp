@@ -3,8 +3,6 @@
 #include "core/assess/finder.hpp"
 #include "core/assess/scar_map.hpp"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <cmath>
 
@@ -54,9 +52,10 @@ std::vector<Remedy> smoothly(const Finder& f, std::size_t p) {
       if (mm != now) steps.push_back(f.setting(p, "support.gap.above", mm).steps.front());
       if (closer) steps.push_back(f.setting(p, "support.interface.upper.spacing", closeLines).steps.front());
       if (steps.empty()) return {};
-      remedies.emplace_back(fmt::format("{}gap above {:.2f} mm{}", isTree ? "normal support, " : "", mm,
-                                        closer ? ", closer interface" : ""),
-                            std::move(steps));
+      std::vector<Sentence> words{say("gap above {:.2f} mm", mm)};
+      if (isTree) words.insert(words.begin(), say("normal support"));
+      if (closer) words.push_back(say("closer interface"));
+      remedies.emplace_back(listed(words), std::move(steps));
       return remedies;
     }
   }
@@ -73,19 +72,19 @@ void findSpoiltFaces(Finder& f) {
     for (std::size_t k = 1; k < scarCount; ++k)
       if (scars.seen[k] > scars.seen[worst]) worst = k;
     std::vector<Remedy> remedies;
-    std::string turned = "No turning spares it.";
+    Sentence turned = say("No turning spares it.");
     if (const auto& best = f.build.judged[p].unscarred; best && best->seenScarred < 0.7 * scars.allSeen()) {
       PlacePart turn;
       turn.part = p;
       turn.turn = best->turn;
       turn.drop = true;
-      remedies.emplace_back("turn it so that less is scarred", std::vector<Operation>{turn});
-      turned = fmt::format("Turned otherwise, support would touch about {:.0f} mm² of it.", best->seenScarred);
+      remedies.emplace_back(say("turn it so that less is scarred"), std::vector<Operation>{turn});
+      turned = say("Turned otherwise, support would touch about {:.0f} mm² of it.", best->seenScarred);
     }
     for (Remedy& remedy : smoothly(f, p)) remedies.push_back(std::move(remedy));
     f.add("seen-scar", Severity::warning,
-          {fmt::format("{}: support leaves {:.0f} mm² {} where it will be looked at.", f.name(p), scars.spoilt(),
-                       nameOf(static_cast<Scar>(worst))),
+          {say("{}: support leaves {:.0f} mm² {} where it will be looked at.", f.name(p), scars.spoilt(),
+               sayWords(nameOf(static_cast<Scar>(worst)))),
            turned},
           placeOf(f.build, p), p, std::move(remedies));
   }

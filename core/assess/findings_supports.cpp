@@ -3,8 +3,6 @@
 #include "core/assess/finder.hpp"
 #include "core/release/drain_clearance.hpp"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <cmath>
 #include <set>
@@ -23,7 +21,7 @@ Vec3 placeOf(const Finder& f, const DemandSite& site) {
 }
 
 std::vector<Remedy> blocking(const Finder& f, const std::vector<std::size_t>& sites) {
-  Remedy block(sites.size() == 1 ? "block the place" : "block the places", {});
+  Remedy block(sites.size() == 1 ? say("block the place") : say("block the places"), {});
   std::set<std::pair<std::size_t, std::size_t>> named;
   for (const std::size_t i : sites) {
     const DemandSite& site = *f.build.demand[i];
@@ -42,10 +40,10 @@ void slenderSupports(Finder& f, std::size_t p, const Column& worst, bool isTree,
   if (!isTree) remedies.insert(remedies.begin(), f.setting(p, "support.normal.outline", std::string("squared")));
   remedies.push_back(f.setting(p, "support.structure", std::string(isTree ? "normal" : "tree")));
   f.addAll("slender-support", Severity::warning,
-           {fmt::format("{}: a support {:.0f} mm tall is only {:.1f} mm thick and may fall over.", f.name(p),
-                        worst.slenderHeight, std::max(0.1, worst.slenderWidth)),
-            isTree ? "It finds no room to widen. Carry the place with columns or from the side, or turn the part."
-                   : "It finds no room to widen. Square columns are stouter, or carry the place from the side."},
+           {say("{}: a support {:.0f} mm tall is only {:.1f} mm thick and may fall over.", f.name(p),
+                worst.slenderHeight, std::max(0.1, worst.slenderWidth)),
+            isTree ? say("It finds no room to widen. Carry the place with columns or from the side, or turn the part.")
+                   : say("It finds no room to widen. Square columns are stouter, or carry the place from the side.")},
            byWeight(found), p, remedies);
 }
 
@@ -57,12 +55,12 @@ void noRoom(Finder& f, std::size_t p, double area, const std::vector<Vec3>& plac
       std::min_element(places.begin(), places.end(), [](const Vec3& a, const Vec3& b) { return a.z() < b.z(); })->z();
   if (low < sinkable) {
     for (Remedy& sink : sinking(f, p)) remedies.push_back(std::move(sink));
-    remedies.push_back({"raft of 2 layers", {ChangeSetting{"support.raft.layers", 2.0}}});
+    remedies.push_back({say("raft of 2 layers"), {ChangeSetting{"support.raft.layers", 2.0}}});
   }
   f.addAll("no-room", Severity::note,
-           {fmt::format("{}: {:.0f} mm² lie too close over what is below them for support.", f.name(p), area),
-            "Less than 0.05 mm is left between the gaps, so the lines there sag until they touch. Lower the part a "
-            "little, print on a raft, or narrow the gap."},
+           {say("{}: {:.0f} mm² lie too close over what is below them for support.", f.name(p), area),
+            say("Less than 0.05 mm is left between the gaps, so the lines there sag until they touch. Lower the part a "
+                "little, print on a raft, or narrow the gap.")},
            places, p, remedies);
 }
 
@@ -75,13 +73,14 @@ void noFooting(Finder& f, std::size_t p, double area, const std::vector<Vec3>& p
     remedies.push_back(f.setting(p, "support.gap.beside", 0.3));
   if (isTree && f.rules(p).branchLean < 50) remedies.push_back(f.setting(p, "support.tree.branch_lean", 50.0));
   if (!isTree) remedies.push_back(f.setting(p, "support.structure", std::string("tree")));
-  f.addAll("no-footing", Severity::warning,
-           {fmt::format("{}: {:.1f} mm² hang where support has no place to stand.", f.name(p), area),
-            plateOnly ? "The part is in the way, and supports may stand on the plate only. Let them stand on the part "
-                        "too, or turn it."
-                      : "What lies below is too near, too narrow or too steep. A smaller gap beside, branches or "
-                        "another turning open a way."},
-           places, p, remedies);
+  f.addAll(
+      "no-footing", Severity::warning,
+      {say("{}: {:.1f} mm² hang where support has no place to stand.", f.name(p), area),
+       plateOnly ? say("The part is in the way, and supports may stand on the plate only. Let them stand on the part "
+                       "too, or turn it.")
+                 : say("What lies below is too near, too narrow or too steep. A smaller gap beside, branches or "
+                       "another turning open a way.")},
+      places, p, remedies);
 }
 
 // One finding a part and kind, however many sites it concerns.
@@ -118,11 +117,10 @@ void columns(Finder& f, std::size_t p) {
     isTree = f.build.trees[i] != nullptr;
   }
   if (steep.area > lossWorth)
-    f.addAll(
-        "steep-footing", Severity::note,
-        {fmt::format("{}: {:.0f} mm² of support would stand on slopes too steep to hold it.", f.name(p), steep.area),
-         "Those columns are left out where they would stand. A lower interface holds on better."},
-        steep.places(), p, {f.setting(p, "support.interface.lower.layers", 2.0)});
+    f.addAll("steep-footing", Severity::note,
+             {say("{}: {:.0f} mm² of support would stand on slopes too steep to hold it.", f.name(p), steep.area),
+              say("Those columns are left out where they would stand. A lower interface holds on better.")},
+             steep.places(), p, {f.setting(p, "support.interface.lower.layers", 2.0)});
   if (thinnest) slenderSupports(f, p, *thinnest, isTree, slender, slenderSites);
   if (room.area > lossWorth) noRoom(f, p, room.area, room.places());
   if (footing.area > lossWorth) noFooting(f, p, footing.area, footing.places());
@@ -138,7 +136,7 @@ std::vector<Remedy> changed(const Finder& f, const RuleSet& rules, std::size_t n
     own.insert_or_assign(key, SettingValue(value));
     return own;
   };
-  Remedy all("change it there", {});
+  Remedy all(say("change it there"), {});
   for (const SiteDecision& site : part.sites)
     if (isIt(site.settings))
       all.steps.push_back(DecideSite{rules.part, toPlate * site.at, std::nullopt, with(site.settings)});
@@ -164,25 +162,40 @@ void release(Finder& f) {
     const double gap = rules.support.gapAbove, layer = rules.support.layerHeight;
     const bool same = rules.settings.text("support.filament.interface") == "first";
     if (same && gap < 0.5 * layer - 1e-9)
-      f.add(
-          "gap-too-small", Severity::warning,
-          {fmt::format("{}: a gap above of {:.2f} mm welds support to the part.", f.name(rules.part), gap),
-           fmt::format("It is under half a layer, and the support is of the part's own filament. One layer, {:.2f} mm, "
-                       "is usual.",
-                       layer)},
-          at, rules.part, changed(f, rules, number, "support.gap.above", layer));
+      f.add("gap-too-small", Severity::warning,
+            {say("{}: a gap above of {:.2f} mm welds support to the part.", f.name(rules.part), gap),
+             say("It is under half a layer, and the support is of the part's own filament. One layer, {:.2f} mm, "
+                 "is usual.",
+                 layer)},
+            at, rules.part, changed(f, rules, number, "support.gap.above", layer));
     if (gap > 2 * layer + 1e-9)
       f.add("gap-too-large", Severity::warning,
-            {fmt::format("{}: a gap above of {:.2f} mm lets the underside sag.", f.name(rules.part), gap),
-             fmt::format("It is over two layers, so lines drop before they land. One layer, {:.2f} mm, is usual.",
-                         layer)},
+            {say("{}: a gap above of {:.2f} mm lets the underside sag.", f.name(rules.part), gap),
+             say("It is over two layers, so lines drop before they land. One layer, {:.2f} mm, is usual.", layer)},
             at, rules.part, changed(f, rules, number, "support.gap.above", layer));
     if (same && rules.support.interfaceLayers > 0 && rules.settings.number("support.interface.upper.spacing") < 0.05)
       f.add("interface-solid", Severity::warning,
-            {fmt::format("{}: a solid interface of its own filament comes off hard.", f.name(rules.part)),
-             "What stays looks like part. Let daylight between its lines, 0.45 mm."},
+            {say("{}: a solid interface of its own filament comes off hard.", f.name(rules.part)),
+             say("What stays looks like part. Let daylight between its lines, 0.45 mm.")},
             at, rules.part, changed(f, rules, number, "support.interface.upper.spacing", 0.45));
   }
+}
+
+constexpr double inTheOpen = 15;  // mm: no room in the part, but something wrapped around it
+
+Sentence trappedWhy(double widest, bool wet, bool one) {
+  if (widest >= inTheOpen)
+    return one ? say("It reaches round the part, and neither a pull, a turn nor breaking it frees it. Block a site in "
+                     "the middle, so that it falls into two.")
+               : say("They reach round the part, and neither a pull, a turn nor breaking them frees them. Block a site "
+                     "in the middle, so that each falls into two.");
+  if (!wet) return say("No opening wide enough for water leads there. Block the place, or turn or open the part.");
+  return one ? say("An opening of {:.1f} mm leads there: water can take it out if the interface is of a filament that "
+                   "dissolves. Or block the place.",
+                   widest)
+             : say("An opening of {:.1f} mm leads there: water can take them out if the interface is of a filament "
+                   "that dissolves. Or block the place.",
+                   widest);
 }
 
 void trappedPieces(Finder& f, std::size_t p) {
@@ -199,28 +212,18 @@ void trappedPieces(Finder& f, std::size_t p) {
     widest = std::max(widest, f.build.pieces[i].drainClearance);
   }
   if (held == 0) return;
-  constexpr double inTheOpen = 15;  // mm: no room in the part, but something wrapped around it
   const bool wet = widest < inTheOpen && widest >= waterPasses;
   std::vector<Remedy> remedies = blocking(f, sites);
   if (wet)
     remedies.insert(
         remedies.begin(),
-        Remedy("dissolve it", {f.setting(p, "support.filament.interface", std::string("second")).steps.front()}));
+        Remedy(say("dissolve it"), {f.setting(p, "support.filament.interface", std::string("second")).steps.front()}));
   const bool one = held == 1;
-  f.addAll(
-      "piece-trapped", Severity::warning,
-      {fmt::format("{}: {} of support cannot be taken off.", f.name(p),
-                   one ? "1 piece" : fmt::format("{} pieces", held)),
-       widest >= inTheOpen
-           ? fmt::format("{} round the part, and neither a pull, a turn nor breaking {} frees {}. Block a site in the "
-                         "middle, so that {} into two.",
-                         one ? "It reaches" : "They reach", one ? "it" : "them", one ? "it" : "them",
-                         one ? "it falls" : "each falls")
-       : wet ? fmt::format("An opening of {:.1f} mm leads there: water can take {} out if the interface is of a "
-                           "filament that dissolves. Or block the place.",
-                           widest, one ? "it" : "them")
-             : "No opening wide enough for water leads there. Block the place, or turn or open the part."},
-      places, p, remedies);
+  f.addAll("piece-trapped", Severity::warning,
+           {one ? say("{}: 1 piece of support cannot be taken off.", f.name(p))
+                : say("{}: {} pieces of support cannot be taken off.", f.name(p), held),
+            trappedWhy(widest, wet, one)},
+           places, p, remedies);
 }
 
 void fragilePieces(Finder& f, std::size_t p) {
@@ -234,15 +237,16 @@ void fragilePieces(Finder& f, std::size_t p) {
   if (!first) return;
   const double gap = std::max(f.rules(p).gapAbove, 1.5 * f.rules(p).layerHeight),
                spacing = std::max(0.9, f.build.rules[p].settings.number("support.interface.upper.spacing"));
-  const Remedy looser(fmt::format("gap {:.2f} mm, spacing {:.2f} mm", gap, spacing),
+  const Remedy looser(say("gap {:.2f} mm, spacing {:.2f} mm", gap, spacing),
                       {f.setting(p, "support.gap.above", gap).steps.front(),
                        f.setting(p, "support.interface.upper.spacing", spacing).steps.front()});
-  f.add(
-      "piece-fragile", Severity::warning,
-      {fmt::format("{} may break where support is pulled off, at {} piece{}.", f.name(p), count, count == 1 ? "" : "s"),
-       "It is weaker there than the support holds on. Widen the gap above or the interface's spacing, or support the "
-       "place beside."},
-      placeOf(f, *first), p, {looser});
+  f.add("piece-fragile", Severity::warning,
+        {count == 1 ? say("{} may break where support is pulled off, at 1 piece.", f.name(p))
+                    : say("{} may break where support is pulled off, at {} pieces.", f.name(p), count),
+         say("It is weaker there than the support holds on. Widen the gap above or the interface's spacing, or support "
+             "the "
+             "place beside.")},
+        placeOf(f, *first), p, {looser});
 }
 
 }  // namespace
@@ -255,21 +259,15 @@ void findInSupports(Finder& f) {
     fragilePieces(f, p);
   }
   if (!f.build.codeHasRoom)
-    f.found.push_back({"no-code-room",
-                       Severity::note,
-                       "The code finds no free place beside the print.",
-                       "It is left out. Move the parts together, or away from the plate's border.",
-                       Vec3::Zero(),
-                       -1,
-                       {ChangeSetting{"skirt.code", false}}});
+    f.addToPlate("no-code-room", Severity::note,
+                 {say("The code finds no free place beside the print."),
+                  say("It is left out. Move the parts together, or away from the plate's border.")},
+                 Vec3::Zero(), {ChangeSetting{"skirt.code", false}});
   if (!f.build.towerHasRoom)
-    f.found.push_back({"no-tower-room",
-                       Severity::problem,
-                       "The prime tower finds no free place on the plate.",
-                       "Move the parts together, or print support from one filament.",
-                       Vec3::Zero(),
-                       -1,
-                       {ChangeSetting{"support.filament.interface", std::string("first")}}});
+    f.addToPlate("no-tower-room", Severity::problem,
+                 {say("The prime tower finds no free place on the plate."),
+                  say("Move the parts together, or print support from one filament.")},
+                 Vec3::Zero(), {ChangeSetting{"support.filament.interface", std::string("first")}});
 }
 
 }  // namespace trellis

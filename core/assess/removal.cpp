@@ -1,8 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/assess/removal.hpp"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <cmath>
 #include <set>
@@ -197,8 +195,8 @@ Cut cutAt(const Build& build, std::size_t number, const Vec3& at, double disc) {
 std::size_t pieceOrError(const Build& build, const Vec3& at) {
   const auto piece = pieceAt(build, at);
   if (!piece)
-    throw Error(fmt::format("There is no support at {:.1f}, {:.1f}, {:.1f}. Point at a support that is built.", at.x(),
-                            at.y(), at.z()));
+    throw Error(say("There is no support at {:.1f}, {:.1f}, {:.1f}. Point at a support that is built.", at.x(), at.y(),
+                    at.z()));
   return *piece;
 }
 
@@ -229,7 +227,7 @@ Removal removing(const Build& build, const Vec3& at, Reach reach, double disc) {
   for (const std::size_t number : build.support->pieces[piece].sites) {
     const DemandSite& site = *build.demand[number];
     if (!site.contacts.empty() && site.contacts.front().cause.kind == CauseKind::elsewhere)
-      throw Error("This support was made elsewhere and is printed as it came. Mark, Clear takes all of it away.");
+      throw Error(say("This support was made elsewhere and is printed as it came. Mark, Clear takes all of it away."));
     const bool whole = reach == Reach::piece || site.isHold() || !site.minimumFootprint.empty();
     const bool shared = whole && !remover.isAlone(number, piece);
     const std::optional<Cut> cut = !whole   ? std::optional(cutAt(build, number, at, disc))

@@ -3,8 +3,6 @@
 
 #include "core/overhang/lean.hpp"
 
-#include <fmt/format.h>
-
 #include <array>
 #include <cmath>
 
@@ -67,20 +65,19 @@ StructureAdvice adviseFor(const Site& site, const TriangleMesh& placed) {
   const double flat = shape.flat, times = columnsUnder(shape) / branchesUnder(shape);
   if (flat > mostlyFlat && site.area > broad && times > dear)
     return {Structure::tree,
-            fmt::format("a flat ceiling of {:.0f} mm² that hangs {:.0f} mm up, where columns would take about {:.0f} "
-                        "times the filament of branches",
-                        site.area, shape.up, times)};
+            say("a flat ceiling of {:.0f} mm² that hangs {:.0f} mm up, where columns would take about {:.0f} "
+                "times the filament of branches",
+                site.area, shape.up, times)};
   if (flat > mostlyFlat && site.area > broad)
     return {Structure::normal,
-            fmt::format("a flat ceiling of {:.0f} mm², under which branches would crowd and fuse", site.area)};
+            say("a flat ceiling of {:.0f} mm², under which branches would crowd and fuse", site.area)};
   if (site.area < small)
-    return {Structure::tree,
-            fmt::format("small, {:.0f} mm², so that one or few tips carry it and peel off easily", site.area)};
+    return {Structure::tree, say("small, {:.0f} mm², so that one or few tips carry it and peel off easily", site.area)};
   if (flat <= mostlyFlat && site.high > high)
     return {Structure::tree,
-            fmt::format("curved and {:.0f} mm up, so that branches save filament and touch little", site.high)};
-  if (flat <= mostlyFlat) return {Structure::tree, "curved, so that tips follow it and touch little"};
-  return {Structure::normal, "flat, so that one sheet carries it evenly"};
+            say("curved and {:.0f} mm up, so that branches save filament and touch little", site.high)};
+  if (flat <= mostlyFlat) return {Structure::tree, say("curved, so that tips follow it and touch little")};
+  return {Structure::normal, say("flat, so that one sheet carries it evenly")};
 }
 
 // Measured on two open meshes, turned, with the defaults: 0.26 and 0.29 s for a mm³ of body and interface.
@@ -101,7 +98,7 @@ StructureAdvice adviseFor(const PartBuild& part) {
   }
   const std::size_t best = areas[1] > areas[0] ? 1 : 0;
   return largest[best] ? adviseFor(*largest[best], *part.placed)
-                       : StructureAdvice{Structure::normal, "nothing of it needs support"};
+                       : StructureAdvice{Structure::normal, say("nothing of it needs support")};
 }
 
 }  // namespace trellis

@@ -8,7 +8,7 @@ namespace trellis {
 
 struct StructureAdvice {
   Structure structure = Structure::normal;
-  std::string reason;  // a clause: "a flat ceiling of 640 mm², under which branches would crowd and fuse"
+  Sentence reason;  // a clause: "a flat ceiling of 640 mm², under which branches would crowd and fuse"
 };
 
 // From a site's size, how flat it is, how high it hangs, and about how much filament each structure would take there.

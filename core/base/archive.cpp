@@ -15,7 +15,7 @@ constexpr zip_uint64_t mostTimesSmaller = 1100;  // deflate cannot pack tighter 
 zip_t* handle(void* archive) { return static_cast<zip_t*>(archive); }
 
 [[noreturn]] void noMemory() {
-  throw Error("There is not enough memory to pack the file. Close something and try again.");
+  throw Error(say("There is not enough memory to pack the file. Close something and try again."));
 }
 
 }  // namespace
@@ -51,7 +51,7 @@ ArchiveReader::ArchiveReader(std::string_view bytes, std::string name) : name_(s
   archive_ = source ? zip_open_from_source(source, ZIP_RDONLY, &error) : nullptr;
   if (!archive_) {
     if (source) zip_source_free(source);
-    throw Error(name_ + " is not a complete 3MF package. It was probably cut short; export or copy it again.");
+    throw Error(say("{} is not a complete 3MF package. It was probably cut short; export or copy it again.", name_));
   }
   zip_uint64_t promised = 0;
   for (zip_int64_t i = 0; i < zip_get_num_entries(handle(archive_), 0); ++i) {
@@ -60,7 +60,7 @@ ArchiveReader::ArchiveReader(std::string_view bytes, std::string name) : name_(s
       promised = info.size > largest ? largest + 1 : promised + info.size;
     if (promised <= largest) continue;
     zip_discard(handle(archive_));
-    throw Error(name_ + " would unfold to more than 1 GB, which no project or mesh needs. Export it again.");
+    throw Error(say("{} would unfold to more than 1 GB, which no project or mesh needs. Export it again.", name_));
   }
 }
 

@@ -14,6 +14,8 @@ namespace trellis {
 
 class ByteWriter {
  public:
+  ByteWriter() { bytes_.reserve(64); }
+
   template <typename T>
   requires std::is_trivially_copyable_v<T>
   void put(const T& value) { bytes_.append(reinterpret_cast<const char*>(&value), sizeof value); }
@@ -53,7 +55,9 @@ class ByteReader {
     return values;
   }
   bool atEnd() const { return rest_.empty(); }
-  [[noreturn]] void fail() const { throw Error(what_ + " is damaged: it ends too early or holds impossible counts."); }
+  [[noreturn]] void fail() const {
+    throw Error(say("{} is damaged: it ends too early or holds impossible counts.", what_));
+  }
 
  private:
   std::string_view take(std::uint64_t count) {

@@ -30,7 +30,7 @@ void parallelLayers(std::size_t count, const Progress& progress, const Body& bod
     try {
       body(i);
     } catch (const GeometryError& error) {
-      throw Error("Layer " + std::to_string(i + 1) + ": " + error.what());
+      throw Error(say("Layer {}: {}", i + 1, error.sentence()));
     }
   });
 }

@@ -101,7 +101,7 @@ std::vector<Vec2> footprint(const Part& part, double around) {
 }
 
 std::vector<Placement> arranged(const std::vector<PartPtr>& parts, const ArrangeRules& rules) {
-  if (!(rules.gap >= 0 && rules.gap <= 1000)) throw Error("The gap between parts can be 0 to 1000 mm.");
+  if (!(rules.gap >= 0 && rules.gap <= 1000)) throw Error(say("The gap between parts can be 0 to 1000 mm."));
   std::vector<Shape> shapes;
   for (const PartPtr& part : parts) shapes.push_back(shapeOf(*part, rules));
   std::vector<std::size_t> order(parts.size());
@@ -122,7 +122,7 @@ std::vector<Placement> arranged(const std::vector<PartPtr>& parts, const Arrange
     result[p].position.head<2>() += *by;
   }
   if (!without.empty())
-    throw Error("The plate has no room for " + without + ". Remove a part, or let parts stand nearer together.");
+    throw Error(say("The plate has no room for {}. Remove a part, or let parts stand nearer together.", without));
   return result;
 }
 

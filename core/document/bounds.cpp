@@ -1,8 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/document/bounds.hpp"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <cmath>
 
@@ -13,17 +11,17 @@ namespace {
 bool isWithin(const Vec3& at, double farthest) { return at.allFinite() && at.cwiseAbs().maxCoeff() <= farthest; }
 
 void checkRound(const std::vector<Vec3>& path, double radius) {
-  if (path.empty()) throw Error("A stroke needs at least one point.");
+  if (path.empty()) throw Error(say("A stroke needs at least one point."));
   if (path.size() > bounds::strokePoints)
-    throw Error(fmt::format("A stroke can have {} points; this one has {}.", bounds::strokePoints, path.size()));
+    throw Error(say("A stroke can have {} points; this one has {}.", bounds::strokePoints, path.size()));
   for (const Vec3& p : path) checkPlace(p, "A stroke");
   if (!(radius >= 0.1 && radius <= 200))
-    throw Error(fmt::format("A brush radius cannot be {:g} mm. It can be 0.1 to 200 mm.", radius));
+    throw Error(say("A brush radius cannot be {:g} mm. It can be 0.1 to 200 mm.", radius));
 }
 
 void checkAngle(double degrees, double most, const char* what) {
   if (!(degrees >= 0 && degrees <= most))
-    throw Error(fmt::format("{} cannot be {:g}°. It can be 0 to {:g}°.", what, degrees, most));
+    throw Error(say("{} cannot be {:g}°. It can be 0 to {:g}°.", sayWords(what), degrees, most));
 }
 
 struct StrokeCheck {
@@ -31,8 +29,7 @@ struct StrokeCheck {
   void operator()(const SightStroke& sight) const {
     checkRound(sight.path, sight.radius);
     if (!isWithin(sight.eye, bounds::place))
-      throw Error(
-          fmt::format("The eye of a Sight stroke can be at most {:g} mm from the plate's corner.", bounds::place));
+      throw Error(say("The eye of a Sight stroke can be at most {:g} mm from the plate's corner.", bounds::place));
   }
   void operator()(const FaceStroke& face) const {
     checkPlace(face.at, "A face");
@@ -41,7 +38,7 @@ struct StrokeCheck {
   void operator()(const SiteStroke& site) const { checkPlace(site.at, "A site"); }
   void operator()(const BandStroke& band) const {
     if (!(std::abs(band.from) <= bounds::place && std::abs(band.to) <= bounds::place))
-      throw Error(fmt::format("A band can reach from {0:g} to {1:g} mm.", -bounds::place, bounds::place));
+      throw Error(say("A band can reach from {0:g} to {1:g} mm.", -bounds::place, bounds::place));
   }
   void operator()(const LeanStroke& lean) const { checkAngle(lean.above, 90, "A lean"); }
   void operator()(const PatchStroke&) const {}
@@ -61,21 +58,21 @@ Vec3 placedSize(const Part& part) {
 void checkPlacement(const Placement& placement, const std::string& name) {
   const bool sized = (placement.scale.array().abs() >= bounds::smallestScale).all() &&
                      (placement.scale.array().abs() <= bounds::largestScale).all();
-  if (!sized) throw Error(name + " can be scaled to between 0.1 % and 100000 % of its size.");
+  if (!sized) throw Error(say("{} can be scaled to between 0.1 % and 100000 % of its size.", name));
   if (!isWithin(placement.position, bounds::place))
-    throw Error(name + " can be moved at most 10 m from the plate's corner.");
-  if (!isWithin(placement.turn, 1e6)) throw Error(name + " has to be turned by a number of degrees.");
+    throw Error(say("{} can be moved at most 10 m from the plate's corner.", name));
+  if (!isWithin(placement.turn, 1e6)) throw Error(say("{} has to be turned by a number of degrees.", name));
 }
 
 void checkPlace(const Vec3& at, const char* what) {
   if (!isWithin(at, bounds::decision))
-    throw Error(fmt::format("{} can go at most {:g} mm from the plate's corner.", what, bounds::decision));
+    throw Error(say("{} can go at most {:g} mm from the plate's corner.", sayWords(what), bounds::decision));
 }
 
 void checkPlane(const Plane& plane, const char* what) {
   checkPlace(plane.at, what);
   if (!plane.normal.allFinite() || std::abs(plane.normal.norm() - 1) > 1e-3)
-    throw Error(fmt::format("{} needs a plane with a direction.", what));
+    throw Error(say("{} needs a plane with a direction.", sayWords(what)));
 }
 
 void checkStroke(const LayMark& lay) {
@@ -87,34 +84,34 @@ void checkStroke(const LayMark& lay) {
 
 void checkText(const std::string& text, const char* what) {
   if (text.size() > bounds::text)
-    throw Error(fmt::format("{} can have {} characters; this one has {}.", what, bounds::text, text.size()));
+    throw Error(say("{} can have {} characters; this one has {}.", sayWords(what), bounds::text, text.size()));
 }
 
 void checkBounds(const Project& project) {
   if (project.parts.size() > bounds::parts)
-    throw Error(fmt::format("A project can have {} parts; this would be {}. Print them in several goes.", bounds::parts,
-                            project.parts.size()));
+    throw Error(say("A project can have {} parts; this would be {}. Print them in several goes.", bounds::parts,
+                    project.parts.size()));
   std::size_t decisions = 0;
   const double layer = project.settings.number("layer.height");
   for (const PartPtr& part : project.parts) {
     decisions += part->zones.size() + part->props.size();
     const Vec3 size = placedSize(*part);
     if (!isWithin(size, bounds::place))
-      throw Error(fmt::format("{} would be {:.0f} m long. A part can measure 10 m at most; scale it down.", part->name,
-                              size.maxCoeff() / 1000));
+      throw Error(say("{} would be {:.0f} m long. A part can measure 10 m at most; scale it down.", part->name,
+                      size.maxCoeff() / 1000));
     const double top = size.z() + std::abs(part->placement.position.z());
     if (top / layer > static_cast<double>(bounds::layers))
       throw Error(
-          fmt::format("{} would reach over {:.0f} layers of {:g} mm. A print can have {}; make layers thicker, "
-                      "or the part smaller or lower.",
-                      part->name, top / layer, layer, bounds::layers));
+          say("{} would reach over {:.0f} layers of {:g} mm. A print can have {}; make layers thicker, "
+              "or the part smaller or lower.",
+              part->name, top / layer, layer, bounds::layers));
   }
   if (project.shelf.variants.size() >= bounds::variants)
-    throw Error(fmt::format("A project can have {} variants. Remove one first.", bounds::variants));
+    throw Error(say("A project can have {} variants. Remove one first.", bounds::variants));
   if (project.shelf.versions.size() > bounds::versions)
-    throw Error(fmt::format("A project can have {} versions.", bounds::versions));
+    throw Error(say("A project can have {} versions.", bounds::versions));
   if (decisions > bounds::decisions)
-    throw Error(fmt::format("A project can have {} zones and props; this would be {}.", bounds::decisions, decisions));
+    throw Error(say("A project can have {} zones and props; this would be {}.", bounds::decisions, decisions));
 }
 
 }  // namespace trellis

@@ -9,8 +9,6 @@
 #include "core/mesh/nearest.hpp"
 #include "core/mesh/symmetry.hpp"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 
 namespace trellis {
@@ -22,8 +20,7 @@ constexpr double pointing = 1;  // mm a place may lie off the surface
 template <typename T>
 T& itemAt(std::vector<T>& items, std::size_t index, const Part& part, const char* what) {
   if (index >= items.size())
-    throw Error(
-        fmt::format("{} has no {} {}; it has {}. They are counted from 0.", part.name, what, index, items.size()));
+    throw Error(say("{} has no {} {}; it has {}. They are counted from 0.", part.name, what, index, items.size()));
   return items[index];
 }
 
@@ -31,10 +28,10 @@ void checkLocal(const Overrides& settings) {
   for (const auto& [key, value] : settings) {
     checkSetting(key, value);
     if (!isLocal(key))
-      throw Error(fmt::format(
-          "{} cannot be set for one tint, site, zone or prop. Structure, branches, gaps, interface, body, graded "
-          "layers and filaments can.",
-          key));
+      throw Error(
+          say("{} cannot be set for one tint, site, zone or prop. Structure, branches, gaps, interface, body, graded "
+              "layers and filaments can.",
+              key));
   }
 }
 
@@ -49,14 +46,14 @@ Zone checked(Zone zone, const ZoneFigures& figures, const Affine& toPlate, const
                         ? sized(figures.size.z())
                         : sized(figures.size.x()) && sized(figures.size.y()) && sized(figures.size.z());
   if (!fits)
-    throw Error(fmt::format("A zone of {} can measure {:g} to {:g} mm along each axis.", part.name,
-                            bounds::smallestZone, bounds::largestZone));
+    throw Error(say("A zone of {} can measure {:g} to {:g} mm along each axis.", part.name, bounds::smallestZone,
+                    bounds::largestZone));
   if (!figures.centre.allFinite() || !figures.turn.allFinite() ||
       figures.centre.cwiseAbs().maxCoeff() > bounds::decision)
-    throw Error(fmt::format("A zone needs turns in degrees and a place at most {:g} mm from the plate's corner.",
-                            bounds::decision));
-  if (!(zone.lean >= 0 && zone.lean <= 89)) throw Error("A zone's lean can be 0 to 89°.");
-  if (zone.shape == ZoneShape::mesh && !zone.solid) throw Error("A zone of any shape needs a mesh file.");
+    throw Error(
+        say("A zone needs turns in degrees and a place at most {:g} mm from the plate's corner.", bounds::decision));
+  if (!(zone.lean >= 0 && zone.lean <= 89)) throw Error(say("A zone's lean can be 0 to 89°."));
+  if (zone.shape == ZoneShape::mesh && !zone.solid) throw Error(say("A zone of any shape needs a mesh file."));
   checkLocal(zone.settings);
   zone.toMesh = zoneTransform(figures, zone.shape, toPlate);
   return zone;
@@ -68,22 +65,15 @@ Vec3 onSurface(const Part& part, const Vec3& at) {
   const Affine toMesh = transformOf(part.placement, *part.mesh).inverse();
   const auto near = nearestOn(*treeOf(part.mesh), toMesh * at, pointing * toMesh.linear().norm());
   if (!near)
-    throw Error(fmt::format("{} has no surface near {:.1f}, {:.1f}, {:.1f}. Point at a place on it.", part.name, at.x(),
-                            at.y(), at.z()));
+    throw Error(say("{} has no surface near {:.1f}, {:.1f}, {:.1f}. Point at a place on it.", part.name, at.x(), at.y(),
+                    at.z()));
   return near->point;
 }
 
 void checkWidth(double width) {
   if (!(width >= bounds::narrowestProp && width <= bounds::widestProp))
-    throw Error(fmt::format("A prop cannot be {:g} mm wide. It can be {:g} to {:g} mm.", width, bounds::narrowestProp,
-                            bounds::widestProp));
-}
-
-const char* nameOf(Mark mark) {
-  return kindOf(mark) == Mark::enforce ? "enforce" : mark == Mark::block ? "block" : "clear";
-}
-const char* nameOf(ZoneAs as) {
-  return as == ZoneAs::enforce ? "enforcing" : as == ZoneAs::block ? "blocking" : "keep clear";
+    throw Error(say("A prop cannot be {:g} mm wide. It can be {:g} to {:g} mm.", width, bounds::narrowestProp,
+                    bounds::widestProp));
 }
 
 }  // namespace
@@ -136,7 +126,7 @@ ProjectPtr applyTo(const Project& project, const LayTwin& lay) {
 ProjectPtr applyTo(const Project& project, const SetTint& set) {
   Part part = partAt(project, set.part);
   if (set.tint < 0 || set.tint >= tintCount)
-    throw Error(fmt::format("There is no tint {}. Tints are 0 to {}.", set.tint, tintCount - 1));
+    throw Error(say("There is no tint {}. Tints are 0 to {}.", set.tint, tintCount - 1));
   checkLocal(set.settings);
   if (set.settings.empty())
     part.tints.erase(set.tint);
@@ -273,47 +263,54 @@ ProjectPtr applyTo(const Project& project, const DecideSite& decide) {
   return withPart(project, decide.part, std::move(part));
 }
 
-std::string named(const LayMark& lay) {
-  constexpr std::array<const char*, std::variant_size_v<Stroke>> brushes{"stroke", "sight stroke", "face",   "site",
-                                                                         "band",   "by lean",      "support"};
-  if (std::holds_alternative<PatchStroke>(lay.stroke) && lay.mark == Mark::block) return "remove support";
-  const char* brush = brushes[lay.stroke.index()];
+Sentence named(const LayMark& lay) {
+  const std::array<Sentence, std::variant_size_v<Stroke>> brushes{
+      say("stroke"), say("sight stroke"), say("face"), say("site"), say("band"), say("by lean"), say("support")};
+  if (std::holds_alternative<PatchStroke>(lay.stroke) && lay.mark == Mark::block) return say("remove support");
+  const Sentence& brush = brushes[lay.stroke.index()];
   if (lay.coat == Coat::clean)
-    return lay.mark == Mark::none ? fmt::format("{} may be touched", brush) : fmt::format("keep a {} clean", brush);
-  if (lay.coat == Coat::seen)
-    return lay.mark == Mark::none ? fmt::format("{} is not seen", brush) : fmt::format("a seen {}", brush);
-  return fmt::format("{} {}{}", nameOf(lay.mark), brush, lay.twin || lay.findTwin ? " and its twin" : "");
+    return lay.mark == Mark::none ? say("{} may be touched", brush) : say("keep a {} clean", brush);
+  if (lay.coat == Coat::seen) return lay.mark == Mark::none ? say("{} is not seen", brush) : say("a seen {}", brush);
+  const Sentence laid = kindOf(lay.mark) == Mark::enforce ? say("enforce {}", brush)
+                        : lay.mark == Mark::block         ? say("block {}", brush)
+                                                          : say("clear {}", brush);
+  return lay.twin || lay.findTwin ? say("{} and its twin", laid) : laid;
 }
-std::string named(const LayTwin&) { return "lay the twin"; }
-std::string named(const SetTint& set) { return fmt::format("settings of tint {}", set.tint); }
-std::string named(const ClearDecisions& clear) {
-  constexpr std::array<const char*, 9> what{"all marks",   "enforce marks", "block marks",
-                                            "clean faces", "seen faces",    "zones",
-                                            "props",       "site choices",  "support made elsewhere"};
-  return std::string("clear ") + what[static_cast<std::size_t>(clear.what)];
+Sentence named(const LayTwin&) { return say("lay the twin"); }
+Sentence named(const SetTint& set) { return say("settings of tint {}", set.tint); }
+Sentence named(const ClearDecisions& clear) {
+  const std::array<Sentence, 9> what{
+      say("clear all marks"),   say("clear enforce marks"), say("clear block marks"),
+      say("clear clean faces"), say("clear seen faces"),    say("clear zones"),
+      say("clear props"),       say("clear site choices"),  say("clear support made elsewhere")};
+  return what[static_cast<std::size_t>(clear.what)];
 }
-std::string named(const AddZone& add) { return fmt::format("add {} zone", nameOf(add.zone.as)); }
-std::string named(const ChangeZone& change) {
-  if (change.figures) return "place zone";
-  if (change.name) return "name zone";
-  if (change.hidden) return *change.hidden ? "hide zone" : "show zone";
-  if (change.locked) return *change.locked ? "lock zone" : "unlock zone";
-  return change.settings ? "settings of a zone" : change.lean ? "lean of a zone" : "change zone";
+Sentence named(const AddZone& add) {
+  return add.zone.as == ZoneAs::enforce ? say("add enforcing zone")
+         : add.zone.as == ZoneAs::block ? say("add blocking zone")
+                                        : say("add keep clear zone");
 }
-std::string named(const CopyZone&) { return "copy zone"; }
-std::string named(const RemoveZone&) { return "remove zone"; }
-std::string named(const AddProp&) { return "add prop"; }
-std::string named(const ChangeProp& change) {
-  return change.at      ? "move prop"
-         : change.width ? fmt::format("prop {:g} mm wide", *change.width)
-                        : "settings of a prop";
+Sentence named(const ChangeZone& change) {
+  if (change.figures) return say("place zone");
+  if (change.name) return say("name zone");
+  if (change.hidden) return *change.hidden ? say("hide zone") : say("show zone");
+  if (change.locked) return *change.locked ? say("lock zone") : say("unlock zone");
+  return change.settings ? say("settings of a zone") : change.lean ? say("lean of a zone") : say("change zone");
 }
-std::string named(const RemoveProp&) { return "remove prop"; }
-std::string named(const DecideSite& decide) {
-  if (!decide.choice) return "settings of a site";
-  return *decide.choice == Choice::enforce ? "enforce the site"
-         : *decide.choice == Choice::block ? "block the site"
-                                           : "site as proposed";
+Sentence named(const CopyZone&) { return say("copy zone"); }
+Sentence named(const RemoveZone&) { return say("remove zone"); }
+Sentence named(const AddProp&) { return say("add prop"); }
+Sentence named(const ChangeProp& change) {
+  return change.at      ? say("move prop")
+         : change.width ? say("prop {:g} mm wide", *change.width)
+                        : say("settings of a prop");
+}
+Sentence named(const RemoveProp&) { return say("remove prop"); }
+Sentence named(const DecideSite& decide) {
+  if (!decide.choice) return say("settings of a site");
+  return *decide.choice == Choice::enforce ? say("enforce the site")
+         : *decide.choice == Choice::block ? say("block the site")
+                                           : say("site as proposed");
 }
 
 void carryDecisions(const Part& part, const MeshPtr& mesh, Part& result, const Progress& progress) {

@@ -23,18 +23,18 @@ ProjectPtr applyTo(const Project& project, const ChangeProp& change);
 ProjectPtr applyTo(const Project& project, const RemoveProp& remove);
 ProjectPtr applyTo(const Project& project, const DecideSite& decide);
 
-std::string named(const LayMark& lay);
-std::string named(const LayTwin& lay);
-std::string named(const SetTint& set);
-std::string named(const ClearDecisions& clear);
-std::string named(const AddZone& add);
-std::string named(const ChangeZone& change);
-std::string named(const CopyZone& copy);
-std::string named(const RemoveZone& remove);
-std::string named(const AddProp& add);
-std::string named(const ChangeProp& change);
-std::string named(const RemoveProp& remove);
-std::string named(const DecideSite& decide);
+Sentence named(const LayMark& lay);
+Sentence named(const LayTwin& lay);
+Sentence named(const SetTint& set);
+Sentence named(const ClearDecisions& clear);
+Sentence named(const AddZone& add);
+Sentence named(const ChangeZone& change);
+Sentence named(const CopyZone& copy);
+Sentence named(const RemoveZone& remove);
+Sentence named(const AddProp& add);
+Sentence named(const ChangeProp& change);
+Sentence named(const RemoveProp& remove);
+Sentence named(const DecideSite& decide);
 
 // Brings a part's decisions over to a revised mesh, as far as the surface is still there, and lists the rest.
 void carryDecisions(const Part& part, const MeshPtr& mesh, Part& result, const Progress& progress);

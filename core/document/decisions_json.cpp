@@ -29,7 +29,7 @@ void readOverrides(Overrides& overrides, const Json& values, bool lenient, const
   for (const auto& [key, value] : values.items()) try {
       overrides.insert_or_assign(settingRow(key).key, settingFrom(key, value));
     } catch (const Error& error) {
-      if (!lenient) throw Error(name + " is damaged: " + error.what());
+      if (!lenient) throw Error(say("{} is damaged: {}", name, error.sentence()));
     }
 }
 
@@ -43,7 +43,7 @@ constexpr double farthest = bounds::place;  // mm, in a mesh's coordinates too
 template <typename T, std::size_t n>
 T numbered(const Json& word, const std::array<const char*, n>& names) {
   const auto found = std::find(names.begin(), names.end(), word.get<std::string>());
-  if (found == names.end()) throw Error("it says \"" + word.get<std::string>() + "\" where that means nothing.");
+  if (found == names.end()) throw Error(say("it says \"{}\" where that means nothing.", word.get<std::string>()));
   return static_cast<T>(found - names.begin());
 }
 
@@ -52,7 +52,7 @@ std::uint64_t idIn(const Json& json, char kind) {
   const std::string text = json.value("id", std::string());
   if (text.empty()) return 0;
   if (text[0] != kind || text.size() > 18 || text.find_first_not_of("0123456789", 1) != std::string::npos)
-    throw Error("an id in it is none: \"" + text.substr(0, 20) + "\".");
+    throw Error(say("an id in it is none: \"{}\".", text.substr(0, 20)));
   return text.size() == 1 ? 0 : std::stoull(text.substr(1));
 }
 
@@ -63,13 +63,13 @@ Affine transformFrom(const Json& json) {
       t.matrix()(row, column) = json.at(static_cast<std::size_t>(column * 3 + row)).get<double>();
   const bool fits = t.matrix().allFinite() && t.matrix().cwiseAbs().maxCoeff() < farthest &&
                     std::abs(t.linear().determinant()) > 1e-12;
-  if (!fits) throw Error("a zone in it has no room.");
+  if (!fits) throw Error(say("a zone in it has no room."));
   return t;
 }
 
 Vec3 placeFrom(const Json& json) {
   const Vec3 at = vectorFrom(json);
-  if (!at.allFinite() || at.cwiseAbs().maxCoeff() > farthest) throw Error("a decision in it lies nowhere.");
+  if (!at.allFinite() || at.cwiseAbs().maxCoeff() > farthest) throw Error(say("a decision in it lies nowhere."));
   return at;
 }
 
@@ -97,7 +97,7 @@ void readDecisions(Part& part, const Json& json, const Attachments& attached, co
                 {},
                 saved.at("lean").get<double>(),
                 {}};
-      if (!(zone.lean >= 0 && zone.lean <= 89)) throw Error("a zone in it has a lean that is none.");
+      if (!(zone.lean >= 0 && zone.lean <= 89)) throw Error(say("a zone in it has a lean that is none."));
       zone.id.number = idIn(saved, 'z');
       zone.name = saved.value("name", "");
       zone.hidden = saved.value("hidden", false);
@@ -109,7 +109,7 @@ void readDecisions(Part& part, const Json& json, const Attachments& attached, co
     for (const Json& saved : list("props")) {
       part.props.push_back({placeFrom(saved.at("at")), saved.at("width").get<double>(), {}, {idIn(saved, 'q')}});
       if (!(part.props.back().width > 0 && part.props.back().width <= bounds::widestProp))
-        throw Error("a prop in it has no width.");
+        throw Error(say("a prop in it has no width."));
       readOverrides(part.props.back().settings, saved.value("settings", Json::object()), lenient, name);
     }
     for (const Json& saved : list("sites")) {
@@ -120,12 +120,12 @@ void readDecisions(Part& part, const Json& json, const Attachments& attached, co
       for (const auto& [number, saved] : json.at("tints").items()) {
         int tint = tintCount;
         std::from_chars(number.data(), number.data() + number.size(), tint);
-        if (tint < 0 || tint >= tintCount) throw Error("a tint in it is none.");
+        if (tint < 0 || tint >= tintCount) throw Error(say("a tint in it is none."));
         readOverrides(part.tints[tint], saved, lenient, name);
       }
     part.accepted = acceptedFrom(json);
   } catch (const Error& error) {
-    throw Error(name + " is damaged: " + error.what());
+    throw Error(say("{} is damaged: {}", name, error.sentence()));
   }
 }
 
@@ -177,7 +177,7 @@ Part readPart(const Json& json, const Attachments& attached, const std::string& 
     part.id.number = idIn(json, 'p');
     checkPlacement(part.placement, part.name);
   } catch (const Error& error) {
-    throw Error(name + " is damaged: " + error.what() + " Use an earlier copy.");
+    throw Error(say("{} is damaged: {} Use an earlier copy.", name, error.sentence()));
   }
   if (json.contains("settings")) readOverrides(part.settings, json["settings"], lenient, name);
   if (json.contains("lost_marks"))
@@ -289,7 +289,7 @@ ReadDecisions projectFrom(const Json& decisions, const Attachments& attached, co
     checkBounds(*read.project);
     return read;
   } catch (const Json::exception&) {
-    throw Error(name + " is damaged: its list of decisions cannot be understood. Use an earlier copy.");
+    throw Error(say("{} is damaged: its list of decisions cannot be understood. Use an earlier copy.", name));
   }
 }
 

@@ -28,7 +28,7 @@ std::size_t bytesBeside(const Project& now, const Project& before) {
 }  // namespace
 
 History::History(ProjectPtr project, std::size_t budget) : budget_(budget) {
-  states_.push_back({"", std::move(project), 0});
+  states_.push_back({{}, std::move(project), 0});
 }
 
 void History::perform(const Operation& operation, bool continuing) {
@@ -47,7 +47,7 @@ void History::performTogether(const std::vector<Operation>& operations) {
 }
 
 void History::keepPreview() {
-  if (isPreviewing()) take(std::string(preview_.name), ProjectPtr(preview_.project), false);
+  if (isPreviewing()) take(Sentence(preview_.name), ProjectPtr(preview_.project), false);
 }
 
 void History::undo() {
@@ -75,7 +75,7 @@ void History::goTo(std::size_t state) {
   at_ = state;
 }
 
-void History::take(std::string name, ProjectPtr next, bool continuing) {
+void History::take(Sentence name, ProjectPtr next, bool continuing) {
   leavePreview();
   const bool replaces = continuing && dragging_ && at_ > 0;
   dragging_ = false;
@@ -96,7 +96,7 @@ void History::forgetOldest() {
     states_.pop_front();
     bytes_ -= states_.front().bytes;
     states_.front().bytes = 0;
-    states_.front().name.clear();
+    states_.front().name = {};
     --at_;
     forgot_ = true;
   }

@@ -32,18 +32,18 @@ class History {
   void performTogether(const std::vector<Operation>& operations);
 
   // A preview shows a project without making a step of it, until it is kept or left.
-  void preview(std::string name, ProjectPtr project) { preview_ = {std::move(name), std::move(project)}; }
+  void preview(Sentence name, ProjectPtr project) { preview_ = {std::move(name), std::move(project)}; }
   bool isPreviewing() const { return preview_.project != nullptr; }
-  const std::string& previewName() const { return preview_.name; }
+  const Sentence& previewName() const { return preview_.name; }
   void keepPreview();
   void leavePreview() { preview_ = {}; }
 
   // Versions are not undone: what was printed was printed.
   // Names of the step that undo or redo would take; empty when there is none. While something is only looked at, undo
   // leaves it.
-  std::string undoName() const { return isPreviewing() ? preview_.name : at_ > 0 ? states_[at_].name : ""; }
-  std::string redoName() const { return at_ + 1 < states_.size() ? states_[at_ + 1].name : ""; }
-  const std::string& lastName() const { return states_[at_].name; }  // of the step that led to what is kept
+  Sentence undoName() const { return isPreviewing() ? preview_.name : at_ > 0 ? states_[at_].name : Sentence(); }
+  Sentence redoName() const { return at_ + 1 < states_.size() ? states_[at_ + 1].name : Sentence(); }
+  const Sentence& lastName() const { return states_[at_].name; }  // of the step that led to what is kept
   void undo();
   void redo();
 
@@ -52,12 +52,12 @@ class History {
 
  private:
   struct State {
-    std::string name;  // of the step that led here
+    Sentence name;  // of the step that led here
     ProjectPtr project;
     std::size_t bytes = 0;  // beside the state before it
   };
   void goTo(std::size_t state);
-  void take(std::string name, ProjectPtr next, bool continuing);
+  void take(Sentence name, ProjectPtr next, bool continuing);
   void forgetOldest();
 
   std::size_t budget_;

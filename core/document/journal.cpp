@@ -64,7 +64,7 @@ class Journal::Writer {
     hurry_ = false;
   }
 
-  std::optional<std::string> problem() {
+  std::optional<Sentence> problem() {
     const std::lock_guard lock(guard_);
     return std::exchange(problem_, std::nullopt);
   }
@@ -82,15 +82,15 @@ class Journal::Writer {
       const std::optional<JournalState> state = std::exchange(waiting_, std::nullopt);
       const bool dropping = std::exchange(dropping_, false), closing = closing_, hurry = hurry_;
       lock.unlock();
-      std::optional<std::string> said;
+      std::optional<Sentence> said;
       try {
         step(state, dropping, closing || hurry);
       } catch (const std::exception& error) {
-        said = error.what();
+        said = sentenceOf(error);
         file_.reset();  // the next state begins a new one
       }
       lock.lock();
-      if (said) problem_ = "What you do is not kept safe against a crash: " + *said;
+      if (said) problem_ = say("What you do is not kept safe against a crash: {}", *said);
       if (!file_) unsynced_ = false;
       busy_ = false;
       done_.notify_all();
@@ -120,7 +120,7 @@ class Journal::Writer {
   std::mutex guard_;
   std::condition_variable wake_, done_;
   std::optional<JournalState> waiting_;
-  std::optional<std::string> problem_;
+  std::optional<Sentence> problem_;
   bool dropping_ = false, closing_ = false, busy_ = false, hurry_ = false, unsynced_ = false;
   Clock::time_point lastSync_ = Clock::now() - syncEvery;
   std::unique_ptr<JournalFile> file_;  // of the thread alone
@@ -135,7 +135,7 @@ void Journal::record(ProjectPtr project, std::string step, std::size_t steps, st
 }
 void Journal::drop() { writer_->drop(); }
 void Journal::flush() { writer_->flush(); }
-std::optional<std::string> Journal::problem() { return writer_->problem(); }
+std::optional<Sentence> Journal::problem() { return writer_->problem(); }
 
 std::vector<LeftJournal> leftJournals(const std::filesystem::path& folder) {
   std::vector<LeftJournal> all;

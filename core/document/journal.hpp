@@ -30,7 +30,7 @@ class Journal {
   // Waits until what was recorded is on the disk.
   void flush();
   // Why something could not be written, in a sentence, once; nothing otherwise.
-  std::optional<std::string> problem();
+  std::optional<Sentence> problem();
 
  private:
   class Writer;

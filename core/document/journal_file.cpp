@@ -42,8 +42,7 @@ std::string recordOf(Kind kind, std::string_view bytes) {
 }
 
 [[noreturn]] void fail(const std::filesystem::path& path) {
-  throw Error(
-      fmt::format("{} could not be written: {}. Save the project, or make room.", path.string(), std::strerror(errno)));
+  throw Error(say("{} could not be written: {}. Save the project, or make room.", path.string(), std::strerror(errno)));
 }
 
 std::string withKey(Key key, std::string bytes) {
@@ -163,7 +162,7 @@ bool isBeingWritten(const std::filesystem::path& path) {
 ReadJournal readJournal(const std::filesystem::path& path) {
   const std::string bytes = readFile(path), name = path.filename().string();
   std::string_view rest = bytes;
-  if (!rest.starts_with(magic)) throw Error(name + " is no journal of Meek Trellis.");
+  if (!rest.starts_with(magic)) throw Error(say("{} is no journal of Meek Trellis.", name));
   rest.remove_prefix(magic.size());
   std::map<std::string, std::string_view> attached;
   std::vector<std::string_view> states;
@@ -187,7 +186,7 @@ ReadJournal readJournal(const std::filesystem::path& path) {
   std::map<std::string, MeshPtr> meshes;
   const auto bytesNamed = [&](const std::string& entry) {
     const auto found = attached.find(entry);
-    if (found == attached.end()) throw Error(name + " is damaged: " + entry + " is missing.");
+    if (found == attached.end()) throw Error(say("{} is damaged: {} is missing.", name, entry));
     return found->second;
   };
   const Attachments attachments{
@@ -205,7 +204,7 @@ ReadJournal readJournal(const std::filesystem::path& path) {
       return {std::move(state), cutOff};
     } catch (const std::exception&) {  // the one before may be whole
     }
-  throw Error(name + " holds nothing that can be recovered.");
+  throw Error(say("{} holds nothing that can be recovered.", name));
 }
 
 }  // namespace trellis

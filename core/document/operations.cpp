@@ -64,7 +64,7 @@ ProjectPtr applyTo(const Project& project, const CopyPart& copy) {
 
 ProjectPtr applyTo(const Project& project, const MirrorPart& mirror) {
   Part part = partAt(project, mirror.part);
-  if (mirror.axis < 0 || mirror.axis > 2) throw Error("A part is mirrored along x, y or z.");
+  if (mirror.axis < 0 || mirror.axis > 2) throw Error(say("A part is mirrored along x, y or z."));
   part.placement = mirrored(part.placement, mirror.axis);
   if (part.placement.rests) part.placement = droppedTo(part.placement, *part.mesh, 0);
   return withPart(project, mirror.part, std::move(part));
@@ -110,13 +110,13 @@ ProjectPtr applyTo(const Project& project, const ArrangeParts& arrange) {
 // given, and its size otherwise.
 Vec3 scaleFor(const Part& part, const Vec3& size) {
   if ((size.array() < 0).any() || !size.allFinite())
-    throw Error(part.name + " has to have a size in mm, or 0 where it follows in proportion.");
+    throw Error(say("{} has to have a size in mm, or 0 where it follows in proportion.", part.name));
   const Vec3 whole = part.mesh->bounds.sizes();
   Vec3 scale = part.placement.scale;
   double factor = 1;
   for (int axis = 0; axis < 3; ++axis) {
     if (size(axis) <= 0) continue;
-    if (whole(axis) <= 0) throw Error(part.name + " has no extent there that could be scaled.");
+    if (whole(axis) <= 0) throw Error(say("{} has no extent there that could be scaled.", part.name));
     factor = size(axis) / (whole(axis) * std::abs(scale(axis)));
     scale(axis) *= factor;
   }
@@ -136,7 +136,7 @@ ProjectPtr applyTo(const Project& project, const PlacePart& place) {
   checkPlacement(part.placement, part.name);
   const std::optional<double> lift = place.drop ? std::optional(0.0) : place.lift;
   if (lift) {
-    if (!(std::abs(*lift) <= bounds::place)) throw Error(part.name + " has to be lifted by a number of mm.");
+    if (!(std::abs(*lift) <= bounds::place)) throw Error(say("{} has to be lifted by a number of mm.", part.name));
     placement = droppedTo(placement, *part.mesh, *lift);
     placement.rests = *lift == 0;
   } else if (place.position) {
@@ -152,8 +152,8 @@ ProjectPtr applyTo(const Project& project, const LayFaceDown& lay) {
   checkPlace(lay.at, "A face");
   const auto down = placedOnFaceAt(part.placement, part.mesh, lay.at);
   if (!down)
-    throw Error(fmt::format("{} has no surface near {:.1f}, {:.1f}, {:.1f}. Point at a face of it.", part.name,
-                            lay.at.x(), lay.at.y(), lay.at.z()));
+    throw Error(say("{} has no surface near {:.1f}, {:.1f}, {:.1f}. Point at a face of it.", part.name, lay.at.x(),
+                    lay.at.y(), lay.at.z()));
   part.placement = *down;
   return withPart(project, lay.part, std::move(part));
 }
@@ -169,8 +169,7 @@ ProjectPtr applyTo(const Project& project, const ReplaceMesh& replace) {
 
 // A part's own settings are those that the table lets a part have.
 Part partForSetting(const Project& project, std::size_t index, const std::string& key) {
-  if (!settingRow(key).perPart)
-    throw Error(fmt::format("{} holds for the whole plate; a part cannot have its own.", key));
+  if (!settingRow(key).perPart) throw Error(say("{} holds for the whole plate; a part cannot have its own.", key));
   return partAt(project, index);
 }
 
@@ -239,36 +238,41 @@ ProjectPtr applyTo(const Project& project, const AcceptFinding& what) {
   return withPart(project, index, std::move(part));
 }
 
-std::string lowered(std::string text) {
-  if (!text.empty()) text[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(text[0])));
-  return text;
-}
+Sentence labelOf(const SettingRow& row) { return sayWords(row.label); }
 
-std::string named(const AddParts& add) { return add.parts.size() == 1 ? "add " + add.parts[0]->name : "add parts"; }
-std::string named(const RemovePart&) { return "remove part"; }
-std::string named(const CopyPart&) { return "copy part"; }
-std::string named(const MirrorPart& mirror) { return std::string("mirror along ") + "xyz"[mirror.axis]; }
-std::string named(const ArrangeParts&) { return "spread out"; }
-std::string named(const LayFaceDown&) { return "lay a face down"; }
-std::string named(const MendPart& mending) { return mending.way == MendBy::wrap ? "wrap" : "mend"; }
-std::string named(const ReplaceMesh&) { return "replace the mesh"; }
-std::string named(const PlacePart& place) {
-  if (place.scale || place.size) return "scale";
-  if (place.lift && *place.lift != 0) return "lift";
-  return place.turn ? "turn" : place.position ? "move" : "drop to plate";
+Sentence named(const AddParts& add) {
+  return add.parts.size() == 1 ? say("add {}", add.parts[0]->name) : say("add parts");
 }
-std::string named(const ChangeSetting& change) {
+Sentence named(const RemovePart&) { return say("remove part"); }
+Sentence named(const CopyPart&) { return say("copy part"); }
+Sentence named(const MirrorPart& mirror) { return say("mirror along {}", std::string(1, "xyz"[mirror.axis])); }
+Sentence named(const ArrangeParts&) { return say("spread out"); }
+Sentence named(const LayFaceDown&) { return say("lay a face down"); }
+Sentence named(const MendPart& mending) { return mending.way == MendBy::wrap ? say("wrap") : say("mend"); }
+Sentence named(const ReplaceMesh&) { return say("replace the mesh"); }
+Sentence named(const PlacePart& place) {
+  if (place.scale || place.size) return say("scale");
+  if (place.lift && *place.lift != 0) return say("lift");
+  return place.turn ? say("turn") : place.position ? say("move") : say("drop to plate");
+}
+Sentence named(const ChangeSetting& change) {
   const SettingRow& row = settingRow(change.key);
   if (const auto* number = std::get_if<double>(&change.value))
-    return fmt::format("{} {:g}{}{}", lowered(row.label), *number, row.unit.empty() ? "" : " ", row.unit);
-  if (const auto* yes = std::get_if<bool>(&change.value)) return lowered(row.label) + (*yes ? " on" : " off");
-  return lowered(row.label) +
-         (row.choices.empty() ? "" : ": " + choiceInWords(row.key, std::get<std::string>(change.value)));
+    return row.unit.empty() ? say("{:l} {:g}", labelOf(row), *number)
+                            : say("{:l} {:g} {}", labelOf(row), *number, row.unit);
+  if (const auto* yes = std::get_if<bool>(&change.value))
+    return *yes ? say("{:l} on", labelOf(row)) : say("{:l} off", labelOf(row));
+  if (row.choices.empty()) return say("{:l}", labelOf(row));
+  return say("{:l}: {}", labelOf(row), sayWords(choiceInWords(row.key, std::get<std::string>(change.value))));
 }
-std::string named(const AcceptFinding& what) { return what.accept ? "accept a finding" : "no longer accept a finding"; }
-std::string named(const ApplyPreset& apply) { return "preset: " + lowered(presetNamed(apply.preset).label); }
-std::string named(const ChooseSet& choose) { return fmt::format("{}: {}", nameOf(choose.set.kind), choose.set.name); }
-std::string named(const ResetSetting& reset) { return "reset " + lowered(settingRow(reset.key).label); }
+Sentence named(const AcceptFinding& what) {
+  return what.accept ? say("accept a finding") : say("no longer accept a finding");
+}
+Sentence named(const ApplyPreset& apply) { return say("preset: {:l}", sayWords(presetNamed(apply.preset).label)); }
+Sentence named(const ChooseSet& choose) {
+  return say("{}: {}", sayWords(std::string(nameOf(choose.set.kind))), choose.set.name);
+}
+Sentence named(const ResetSetting& reset) { return say("reset {:l}", labelOf(settingRow(reset.key))); }
 
 }  // namespace
 
@@ -279,14 +283,13 @@ Operation& Operation::operator=(const Operation& other) = default;
 Operation& Operation::operator=(Operation&& other) noexcept = default;
 Operation::~Operation() = default;
 
-std::string nameOf(const Operation& operation) {
+Sentence nameOf(const Operation& operation) {
   return std::visit([](const auto& what) { return named(what); }, operation);
 }
 
 const Part& partAt(const Project& project, std::size_t part) {
   if (part >= project.parts.size())
-    throw Error(
-        fmt::format("There is no part {}; the project has {}. Parts are counted from 0.", part, project.parts.size()));
+    throw Error(say("There is no part {}; the project has {}. Parts are counted from 0.", part, project.parts.size()));
   return *project.parts[part];
 }
 

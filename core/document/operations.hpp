@@ -204,7 +204,7 @@ struct Operation : AnyOperation {
 };
 
 // As the Edit menu names it: "enforce stroke", "gap above 0.22 mm".
-std::string nameOf(const Operation& operation);
+Sentence nameOf(const Operation& operation);
 
 // The project after the operation. Throws Error when it names a part, key or value that does not fit.
 ProjectPtr performed(const Project& project, const Operation& operation);

@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/document/operations.hpp"
 
+#include "core/document/json_fields.hpp"
 #include "core/settings/presets.hpp"
 
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
-#include <cmath>
 #include <functional>
 
 namespace trellis {
@@ -15,61 +15,7 @@ namespace {
 
 using Json = nlohmann::json;
 
-const Json& member(const Json& json, const char* key) {
-  const auto found = json.find(key);
-  if (found == json.end()) throw Error(fmt::format("\"{}\" is missing.", key));
-  return *found;
-}
-
-double numberIn(const Json& json, const char* key) {
-  if (!json.is_number()) throw Error(fmt::format("\"{}\" has to be a number.", key));
-  return json.get<double>();
-}
-
-Vec3 vectorIn(const Json& json, const char* key) {
-  if (!json.is_array() || json.size() != 3) throw Error(fmt::format("\"{}\" has to be three numbers.", key));
-  return {numberIn(json[0], key), numberIn(json[1], key), numberIn(json[2], key)};
-}
-
-std::optional<Vec3> optionalVector(const Json& json, const char* key) {
-  return json.contains(key) ? std::optional(vectorIn(json[key], key)) : std::nullopt;
-}
-
-std::optional<double> optionalNumber(const Json& json, const char* key) {
-  return json.contains(key) ? std::optional(numberIn(json[key], key)) : std::nullopt;
-}
-
-std::string textIn(const Json& json, const char* key) {
-  const Json& value = member(json, key);
-  if (!value.is_string()) throw Error(fmt::format("\"{}\" has to be text.", key));
-  return value.get<std::string>();
-}
-
-bool yesIn(const Json& json, const char* key) {
-  if (!json.contains(key)) return false;
-  if (!json[key].is_boolean()) throw Error(fmt::format("\"{}\" has to be true or false.", key));
-  return json[key].get<bool>();
-}
-
-std::size_t countIn(const Json& json, const char* key) {
-  const double number = numberIn(json, key);
-  if (number < 0 || number != std::floor(number) || number > 1e6)
-    throw Error(fmt::format("\"{}\" has to be a whole number from 0.", key));
-  return static_cast<std::size_t>(number);
-}
-
 std::size_t partIn(const Json& json) { return json.contains("part") ? countIn(json["part"], "part") : 0; }
-
-// What a word means, of the words that are allowed.
-template <typename T>
-T oneOf(const std::string& word, const char* key, const std::vector<std::pair<const char*, T>>& words) {
-  std::string allowed;
-  for (std::size_t i = 0; i < words.size(); ++i) {
-    if (word == words[i].first) return words[i].second;
-    allowed += std::string(i == 0 ? "" : i + 1 == words.size() ? " or " : ", ") + words[i].first;
-  }
-  throw Error(fmt::format("\"{}\" cannot be {}. It can be {}.", key, word, allowed));
-}
 
 Mark markFrom(const std::string& word) {
   return oneOf<Mark>(word, "as", {{"enforce", Mark::enforce}, {"block", Mark::block}, {"none", Mark::none}});
@@ -345,59 +291,98 @@ Json withNumbers(Json json, const Project& project) {
   return json;
 }
 
+Operation acceptFrom(const Json& json) {
+  return AcceptFinding{json.contains("part") ? static_cast<int>(partIn(json)) : -1, textIn(json, "code"),
+                       vectorIn(member(json, "at"), "at"), json.contains("note") ? textIn(json, "note") : "",
+                       !json.contains("accept") || yesIn(json, "accept")};
+}
+
+struct Reader {
+  std::string_view word;  // of "do"
+  Operation (*read)(const Json&, const Project&);
+};
+
+// clang-format off
+constexpr Reader readers[] = {
+    {"add", [](const Json& json, const Project& project) { return addFrom(json, project.settings); }},
+    {"remove_part", [](const Json& json, const Project&) -> Operation { return RemovePart{partIn(json)}; }},
+    {"copy", [](const Json& json, const Project&) -> Operation { return CopyPart{partIn(json)}; }},
+    {"mirror", [](const Json& json, const Project&) -> Operation { return MirrorPart{partIn(json), axisFrom(json)}; }},
+    {"arrange", [](const Json& json, const Project&) -> Operation {
+      return ArrangeParts{optionalNumber(json, "gap").value_or(ArrangeParts().gap)};
+    }},
+    {"place", [](const Json& json, const Project&) { return placeFrom(json); }},
+    {"lay_down", [](const Json& json, const Project&) -> Operation {
+      return LayFaceDown{partIn(json), vectorIn(member(json, "at"), "at")};
+    }},
+    {"mend", [](const Json& json, const Project&) -> Operation { return MendPart{partIn(json), wayFrom(json)}; }},
+    {"replace", [](const Json& json, const Project&) { return replaceFrom(json); }},
+    {"mark", [](const Json& json, const Project&) { return markOperationFrom(json); }},
+    {"mark_by_lean", [](const Json& json, const Project&) { return markByLeanFrom(json); }},
+    {"twin", [](const Json& json, const Project&) { return twinFrom(json); }},
+    {"tint", [](const Json& json, const Project&) -> Operation {
+      return SetTint{partIn(json), tintIn(json), overridesIn(json).value_or(Overrides())};
+    }},
+    {"clear", [](const Json& json, const Project&) { return clearFrom(json); }},
+    {"clean_face", [](const Json& json, const Project&) { return coatFrom(json, Coat::clean, "clean"); }},
+    {"seen_face", [](const Json& json, const Project&) { return coatFrom(json, Coat::seen, "seen"); }},
+    {"zone", [](const Json& json, const Project&) { return zoneFrom(json); }},
+    {"change_zone", [](const Json& json, const Project&) { return changeZoneFrom(json); }},
+    {"copy_zone", [](const Json& json, const Project&) -> Operation {
+      return CopyZone{partIn(json), countIn(member(json, "zone"), "zone")};
+    }},
+    {"remove_zone", [](const Json& json, const Project&) -> Operation {
+      return RemoveZone{partIn(json), countIn(member(json, "zone"), "zone")};
+    }},
+    {"prop", [](const Json& json, const Project&) { return propFrom(json); }},
+    {"change_prop", [](const Json& json, const Project&) { return changePropFrom(json); }},
+    {"remove_prop", [](const Json& json, const Project&) -> Operation {
+      return RemoveProp{partIn(json), countIn(member(json, "prop"), "prop")};
+    }},
+    {"site", [](const Json& json, const Project&) { return siteFrom(json); }},
+    {"accept", [](const Json& json, const Project&) { return acceptFrom(json); }},
+    {"choose", [](const Json& json, const Project&) -> Operation {
+      return ChooseSet{setFromJson(member(json, "set"), "\"set\"")};
+    }},
+    {"set", [](const Json& json, const Project&) { return setFrom(json); }},
+    {"reset", [](const Json& json, const Project&) -> Operation {
+      return ResetSetting{textIn(json, "key"), onePart(json)};
+    }},
+    {"preset", [](const Json& json, const Project&) -> Operation {
+      return ApplyPreset{presetNamed(textIn(json, "name")).name, onePart(json)};
+    }},
+    {"add_variant", [](const Json& json, const Project&) -> Operation {
+      return AddVariant{textIn(json, "name"), !json.contains("in_hand") || yesIn(json, "in_hand")};
+    }},
+    {"take_variant", [](const Json& json, const Project& project) -> Operation {
+      return TakeVariant{variantIn(json, project)};
+    }},
+    {"rename_variant", [](const Json& json, const Project& project) -> Operation {
+      return RenameVariant{variantIn(json, project), textIn(json, "name")};
+    }},
+    {"remove_variant", [](const Json& json, const Project& project) -> Operation {
+      return RemoveVariant{variantIn(json, project)};
+    }},
+    {"take_over", [](const Json& json, const Project& project) { return takeOverFrom(json, project); }},
+    {"keep_version", [](const Json& json, const Project&) -> Operation { return KeepVersion{textIn(json, "date")}; }},
+    {"restore_version", [](const Json& json, const Project&) -> Operation {
+      return RestoreVersion{countIn(member(json, "version"), "version")};
+    }},
+};
+// clang-format on
+
 }  // namespace
 
 Operation operationFrom(const Json& asked, const Project& project) {
   if (!asked.is_object()) throw Error("An operation has to be a JSON object.");
   const Json json = withNumbers(asked, project);
   const std::string what = textIn(json, "do");
-  if (what == "add") return addFrom(json, project.settings);
-  if (what == "remove_part") return RemovePart{partIn(json)};
-  if (what == "copy") return CopyPart{partIn(json)};
-  if (what == "preset") return ApplyPreset{presetNamed(textIn(json, "name")).name, onePart(json)};
-  if (what == "mirror") return MirrorPart{partIn(json), axisFrom(json)};
-  if (what == "arrange") return ArrangeParts{optionalNumber(json, "gap").value_or(ArrangeParts().gap)};
-  if (what == "place") return placeFrom(json);
-  if (what == "lay_down") return LayFaceDown{partIn(json), vectorIn(member(json, "at"), "at")};
-  if (what == "mend") return MendPart{partIn(json), wayFrom(json)};
-  if (what == "replace") return replaceFrom(json);
-  if (what == "mark") return markOperationFrom(json);
-  if (what == "mark_by_lean") return markByLeanFrom(json);
-  if (what == "twin") return twinFrom(json);
-  if (what == "tint") return SetTint{partIn(json), tintIn(json), overridesIn(json).value_or(Overrides())};
-  if (what == "clear") return clearFrom(json);
-  if (what == "clean_face") return coatFrom(json, Coat::clean, "clean");
-  if (what == "seen_face") return coatFrom(json, Coat::seen, "seen");
-  if (what == "zone") return zoneFrom(json);
-  if (what == "change_zone") return changeZoneFrom(json);
-  if (what == "copy_zone") return CopyZone{partIn(json), countIn(member(json, "zone"), "zone")};
-  if (what == "remove_zone") return RemoveZone{partIn(json), countIn(member(json, "zone"), "zone")};
-  if (what == "prop") return propFrom(json);
-  if (what == "change_prop") return changePropFrom(json);
-  if (what == "remove_prop") return RemoveProp{partIn(json), countIn(member(json, "prop"), "prop")};
-  if (what == "site") return siteFrom(json);
-  if (what == "accept")
-    return AcceptFinding{json.contains("part") ? static_cast<int>(partIn(json)) : -1, textIn(json, "code"),
-                         vectorIn(member(json, "at"), "at"), json.contains("note") ? textIn(json, "note") : "",
-                         !json.contains("accept") || yesIn(json, "accept")};
-  if (what == "choose") return ChooseSet{setFromJson(member(json, "set"), "\"set\"")};
-  if (what == "set") return setFrom(json);
-  if (what == "reset") return ResetSetting{textIn(json, "key"), onePart(json)};
-  if (what == "add_variant")
-    return AddVariant{textIn(json, "name"), !json.contains("in_hand") || yesIn(json, "in_hand")};
-  if (what == "take_variant") return TakeVariant{variantIn(json, project)};
-  if (what == "rename_variant") return RenameVariant{variantIn(json, project), textIn(json, "name")};
-  if (what == "remove_variant") return RemoveVariant{variantIn(json, project)};
-  if (what == "take_over") return takeOverFrom(json, project);
-  if (what == "keep_version") return KeepVersion{textIn(json, "date")};
-  if (what == "restore_version") return RestoreVersion{countIn(member(json, "version"), "version")};
-  throw Error(fmt::format(
-      "\"do\" cannot be {}. It can be add, remove_part, copy, mirror, arrange, place, lay_down, mend, "
-      "replace, mark, mark_by_lean, twin, tint, "
-      "clear, clean_face, seen_face, zone, change_zone, copy_zone, remove_zone, prop, change_prop, remove_prop, site, "
-      "remove, accept, choose, set, reset, preset, add_variant, take_variant, rename_variant, remove_variant, "
-      "take_over, keep_version or restore_version.",
-      what));
+  std::string all;
+  for (const Reader& reader : readers) {
+    if (reader.word == what) return reader.read(json, project);
+    all += fmt::format("{}{}", all.empty() ? "" : ", ", reader.word);
+  }
+  throw Error(fmt::format("\"do\" cannot be {}. It can be one of {} and remove.", what, all));
 }
 
 }  // namespace trellis

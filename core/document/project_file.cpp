@@ -66,7 +66,7 @@ bool isProjectFile(std::string_view bytes) {
 
 OpenedProject readProject(std::string_view bytes, const std::string& name) {
   const ArchiveReader archive(bytes, name);
-  if (!archive.has(decisionsEntry)) throw Error(name + " is not a Meek Trellis project. Open it as a mesh.");
+  if (!archive.has(decisionsEntry)) throw Error(say("{} is not a Meek Trellis project. Open it as a mesh.", name));
   std::map<std::string, MeshPtr> meshes;
   const Attachments attached{[&](const std::string& entry) {
                                MeshPtr& mesh = meshes[entry];

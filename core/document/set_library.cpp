@@ -38,9 +38,9 @@ void writeSet(const KeptSet& set, const std::filesystem::path& file) {
 KeptSet readSet(const std::filesystem::path& file) {
   std::error_code ignored;
   if (std::filesystem::file_size(file, ignored) > largestFile && !ignored)
-    throw Error(file.filename().string() + " is far too large for a set. Choose another file.");
+    throw Error(say("{} is far too large for a set. Choose another file.", file.filename().string()));
   const Json json = Json::parse(readFile(file), nullptr, false);
-  if (json.is_discarded()) throw Error(file.filename().string() + " is damaged: it is no JSON.");
+  if (json.is_discarded()) throw Error(say("{} is damaged: it is no JSON.", file.filename().string()));
   return setFromJson(json, file.filename().string());
 }
 
@@ -96,7 +96,7 @@ KeptSet SetLibrary::named(SetKind kind, std::string_view name) const {
     if (set.name == name) return set;
     names += (names.empty() ? "" : ", ") + set.name;
   }
-  throw Error(fmt::format("There is no {} named {}. There are {}.", nameOf(kind), name, names));
+  throw Error(say("There is no {} named {}. There are {}.", sayWords(std::string(nameOf(kind))), name, names));
 }
 
 bool SetLibrary::isKept(SetKind kind, std::string_view name) const { return find(kind, name) != nullptr; }
@@ -118,10 +118,10 @@ void SetLibrary::keep(const KeptSet& set) {
 
 void SetLibrary::rename(SetKind kind, std::string_view name, const std::string& to) {
   const Kept* kept = find(kind, name);
-  if (!kept) throw Error(fmt::format("{} ships with the program. Keep it under another name instead.", name));
+  if (!kept) throw Error(say("{} ships with the program. Keep it under another name instead.", name));
   const std::vector<KeptSet> sets = all(kind);
   if (std::any_of(sets.begin(), sets.end(), [&](const KeptSet& one) { return one.name == to; }))
-    throw Error(fmt::format("There is a {} named {} already. Choose another name.", nameOf(kind), to));
+    throw Error(say("There is a {} named {} already. Choose another name.", sayWords(std::string(nameOf(kind))), to));
   const std::filesystem::path before = kept->file;
   KeptSet renamed = kept->set;
   renamed.name = to;
@@ -133,19 +133,19 @@ void SetLibrary::rename(SetKind kind, std::string_view name, const std::string& 
 
 void SetLibrary::remove(SetKind kind, std::string_view name) {
   const Kept* kept = find(kind, name);
-  if (!kept) throw Error(fmt::format("{} ships with the program and stays.", name));
+  if (!kept) throw Error(say("{} ships with the program and stays.", name));
   const std::filesystem::path file = kept->file;
   std::error_code failed;
   std::filesystem::remove(file, failed);
-  if (failed) throw Error(fmt::format("{} could not be removed: {}.", file.string(), failed.message()));
+  if (failed) throw Error(say("{} could not be removed: {}.", file.string(), failed.message()));
   read();
 }
 
 KeptSet SetLibrary::take(const std::filesystem::path& file) {
   KeptSet set = readSet(file);
   if (isOtherwise(set))
-    throw Error(fmt::format("There is a {} named {} with other figures. Rename that one, or this one in its file.",
-                            nameOf(set.kind), set.name));
+    throw Error(say("There is a {} named {} with other figures. Rename that one, or this one in its file.",
+                    sayWords(std::string(nameOf(set.kind))), set.name));
   keep(set);
   return set;
 }

@@ -19,7 +19,7 @@ VariantId variantIdFrom(const Json& json) {
   VariantId id;
   if (text.size() < 2 || text[0] != 'v' ||
       std::from_chars(text.data() + 1, text.data() + text.size(), id.number).ptr != text.data() + text.size())
-    throw Error("The id of a variant cannot be " + text + ".");
+    throw Error(say("The id of a variant cannot be {}.", text));
   return id;
 }
 
@@ -71,7 +71,7 @@ Shelf shelfFrom(const Json& json, const Attachments& attached, const std::string
       std::adjacent_find(shelf.variants.begin(), shelf.variants.end(), sameId) != shelf.variants.end() ||
       std::any_of(shelf.variants.begin(), shelf.variants.end(),
                   [&](const Variant& variant) { return variant.id == shelf.inHand; });
-  if (doubled) throw Error(name + " is damaged: two variants have one id. Use an earlier copy.");
+  if (doubled) throw Error(say("{} is damaged: two variants have one id. Use an earlier copy.", name));
   return shelf;
 }
 

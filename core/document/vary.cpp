@@ -3,8 +3,6 @@
 
 #include "core/document/bounds.hpp"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 
 namespace trellis {
@@ -14,7 +12,7 @@ namespace {
 constexpr const char* firstName = "first";
 
 void checkName(const std::string& name) {
-  if (name.empty()) throw Error("A variant needs a name.");
+  if (name.empty()) throw Error(say("A variant needs a name."));
   checkText(name, "The name of a variant");
 }
 
@@ -34,7 +32,7 @@ void sortById(std::vector<Variant>& variants) {
 const Variant& variantAt(const Project& project, VariantId id) {
   for (const Variant& variant : project.shelf.variants)
     if (variant.id == id) return variant;
-  throw Error(fmt::format("There is no other variant {}.", textOf(id)));
+  throw Error(say("There is no other variant {}.", textOf(id)));
 }
 
 // Another project on the shelf of this one. Numbers go on from whichever is higher, so that none is given twice.
@@ -89,7 +87,7 @@ void takeAll(Part& part, const Part& from) {
 const PartPtr& partCalled(const Project& project, PartId id, const char* where) {
   for (const PartPtr& part : project.parts)
     if (part->id == id) return part;
-  throw Error(fmt::format("{} has no part {}.", where, textOf(id)));
+  throw Error(say("{} has no part {}.", where, textOf(id)));
 }
 
 }  // namespace
@@ -140,7 +138,7 @@ ProjectPtr applyTo(const Project& project, const RenameVariant& rename) {
 
 ProjectPtr applyTo(const Project& project, const RemoveVariant& remove) {
   if (remove.variant == project.shelf.inHand) {
-    if (project.shelf.variants.empty()) throw Error("The only variant there is cannot be removed.");
+    if (project.shelf.variants.empty()) throw Error(say("The only variant there is cannot be removed."));
     const ProjectPtr other = applyTo(project, TakeVariant{project.shelf.variants.front().id});
     return applyTo(*other, remove);
   }
@@ -155,7 +153,7 @@ ProjectPtr applyTo(const Project& project, const TakeOver& over) {
   if (!over.part && over.key.empty() && !over.what) return std::make_shared<const Project>(onShelfOf(project, from));
   Project result = project;
   if (!over.part) {
-    if (over.key.empty()) throw Error("Say whose decisions are to be taken over: name a part.");
+    if (over.key.empty()) throw Error(say("Say whose decisions are to be taken over: name a part."));
     settingRow(over.key);
     result.settings.set(over.key, from.settings.value(over.key));
     return std::make_shared<const Project>(std::move(result));
@@ -170,7 +168,7 @@ ProjectPtr applyTo(const Project& project, const TakeOver& over) {
       if (own != other.settings.end()) changed.settings.insert(*own);
     } else {
       if (other.mesh->key != part->mesh->key)
-        throw Error(part->name + " has another mesh in that variant, and decisions lie on its surface.");
+        throw Error(say("{} has another mesh in that variant, and decisions lie on its surface.", part->name));
       if (over.what)
         takeDecisions(changed, other, *over.what);
       else
@@ -179,7 +177,7 @@ ProjectPtr applyTo(const Project& project, const TakeOver& over) {
     part = std::make_shared<const Part>(std::move(changed));
     return std::make_shared<const Project>(std::move(result));
   }
-  throw Error(fmt::format("The variant in hand has no part {}.", textOf(*over.part)));
+  throw Error(say("The variant in hand has no part {}.", textOf(*over.part)));
 }
 
 ProjectPtr applyTo(const Project& project, const KeepVersion& keep) {
@@ -202,15 +200,15 @@ ProjectPtr applyTo(const Project& project, const KeepVersion& keep) {
 ProjectPtr applyTo(const Project& project, const RestoreVersion& restore) {
   for (const Version& version : project.shelf.versions)
     if (version.number == restore.number) return std::make_shared<const Project>(onShelfOf(project, *version.project));
-  throw Error(fmt::format("There is no version {}.", restore.number));
+  throw Error(say("There is no version {}.", restore.number));
 }
 
-std::string named(const AddVariant& add) { return (add.inHand ? "variant " : "pin ") + add.name; }
-std::string named(const TakeVariant&) { return "take another variant"; }
-std::string named(const RenameVariant&) { return "name a variant"; }
-std::string named(const RemoveVariant&) { return "remove a variant"; }
-std::string named(const TakeOver&) { return "take over from a variant"; }
-std::string named(const KeepVersion&) { return "keep a version"; }
-std::string named(const RestoreVersion& restore) { return fmt::format("back to version {}", restore.number); }
+Sentence named(const AddVariant& add) { return add.inHand ? say("variant {}", add.name) : say("pin {}", add.name); }
+Sentence named(const TakeVariant&) { return say("take another variant"); }
+Sentence named(const RenameVariant&) { return say("name a variant"); }
+Sentence named(const RemoveVariant&) { return say("remove a variant"); }
+Sentence named(const TakeOver&) { return say("take over from a variant"); }
+Sentence named(const KeepVersion&) { return say("keep a version"); }
+Sentence named(const RestoreVersion& restore) { return say("back to version {}", restore.number); }
 
 }  // namespace trellis

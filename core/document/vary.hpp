@@ -14,12 +14,12 @@ ProjectPtr applyTo(const Project& project, const TakeOver& over);
 ProjectPtr applyTo(const Project& project, const KeepVersion& keep);
 ProjectPtr applyTo(const Project& project, const RestoreVersion& restore);
 
-std::string named(const AddVariant& add);
-std::string named(const TakeVariant&);
-std::string named(const RenameVariant&);
-std::string named(const RemoveVariant&);
-std::string named(const TakeOver&);
-std::string named(const KeepVersion&);
-std::string named(const RestoreVersion& restore);
+Sentence named(const AddVariant& add);
+Sentence named(const TakeVariant&);
+Sentence named(const RenameVariant&);
+Sentence named(const RemoveVariant&);
+Sentence named(const TakeOver&);
+Sentence named(const KeepVersion&);
+Sentence named(const RestoreVersion& restore);
 
 }  // namespace trellis

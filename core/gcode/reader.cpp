@@ -52,13 +52,13 @@ class Reader {
       at = end + 1;
       if ((line_ & 0xfff) == 0) progress.check();
     }
-    if (out_.moves.empty()) throw Error("This text asks for no move at all. Choose a file with G-code in it.");
+    if (out_.moves.empty()) throw Error(say("This text asks for no move at all. Choose a file with G-code in it."));
     return std::move(out_);
   }
 
  private:
   [[noreturn]] void fail(const std::string& why) const {
-    throw Error(fmt::format("Line {} of the G-code cannot be followed: {}.", line_, why));
+    throw Error(say("Line {} of the G-code cannot be followed: {}.", line_, why));
   }
 
   void readLine(std::string_view line) {

@@ -180,11 +180,12 @@ std::string filledIn(const std::string& text, const std::map<std::string, std::s
     out.append(text, at, open - at);
     if (open == std::string::npos) break;
     const std::size_t close = text.find('}', open);
-    if (close == std::string::npos) throw Error("The machine's G-code opens a { and never closes it. Add the }.");
+    if (close == std::string::npos)
+      throw Error(say("The machine's G-code opens a {{ and never closes it. Add the }}."));
     const std::string name = text.substr(open + 1, close - open - 1);
     const auto found = values.find(name);
     if (found == values.end())
-      throw Error(fmt::format("The machine's G-code asks for {{{}}}, which nobody knows. Correct the name.", name));
+      throw Error(say("The machine's G-code asks for {{{}}}, which nobody knows. Correct the name.", name));
     out += found->second;
     at = close + 1;
   }

@@ -38,7 +38,7 @@ template <typename Result>
 void clip(const Clipping& clipping, Result& result) {
   if (succeeds(clipping, clipping.subjects, clipping.clips, result)) return;
   if (succeeds(clipping, snapped(clipping.subjects), snapped(clipping.clips), result)) return;
-  throw GeometryError("Outlines cannot be combined. Mend or wrap the mesh, or change the layer height a little.");
+  throw GeometryError(say("Outlines cannot be combined. Mend or wrap the mesh, or change the layer height a little."));
 }
 
 void clip(const Clipping& clipping, Polygons& result) {

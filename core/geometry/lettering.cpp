@@ -87,7 +87,7 @@ class Typeface {
     if (FT_Init_FreeType(&library_) != 0 ||
         FT_New_Memory_Face(library_, trellisTypeface, static_cast<FT_Long>(trellisTypefaceEnd - trellisTypeface), 0,
                            &face_) != 0)
-      throw Error("The typeface that ships with the program cannot be read. Install it again.");
+      throw Error(say("The typeface that ships with the program cannot be read. Install it again."));
   }
   ~Typeface() {
     FT_Done_Face(face_);

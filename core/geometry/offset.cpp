@@ -102,7 +102,8 @@ Polygons around(const Polygons& lines, double distance) {
   offset.AddPaths(lines, ClipperLib::jtRound, ClipperLib::etOpenRound);
   Polygons result;
   offset.Execute(result, distance * unitsPerMm);  // does not say when it fails
-  if (result.empty()) throw GeometryError("A strip along lines cannot be drawn. Change the layer height a little.");
+  if (result.empty())
+    throw GeometryError(say("A strip along lines cannot be drawn. Change the layer height a little."));
   return simplified(result, slack);
 }
 

@@ -29,13 +29,13 @@ template <typename T, std::size_t Count>
 T numbered(const std::string& word, const std::array<const char*, Count>& names) {
   for (std::size_t i = 0; i < Count; ++i)
     if (word == names[i]) return static_cast<T>(i);
-  throw Error(word + " is none of the words that are known there.");
+  throw Error(say("{} is none of the words that are known there.", word));
 }
 
 Scar undersideNamed(const std::string& word) {
   for (const Scar scar : {Scar::smooth, Scar::striped, Scar::rough, Scar::fused})
     if (word == nameOf(scar)) return scar;
-  throw Error("An underside cannot be " + word + ".");
+  throw Error(say("An underside cannot be {}.", word));
 }
 
 // A name that any file system takes and that is another for every other name.
@@ -73,9 +73,9 @@ Json ladderJson(const LadderSpec& spec) {
 BenchNote readNote(const std::filesystem::path& file) {
   std::error_code ignored;
   if (std::filesystem::file_size(file, ignored) > largestNote && !ignored)
-    throw Error(file.filename().string() + " is far too large for a note.");
+    throw Error(say("{} is far too large for a note.", file.filename().string()));
   const Json json = Json::parse(readFile(file), nullptr, false);
-  if (json.is_discarded()) throw Error(file.filename().string() + " is damaged: it is no JSON.");
+  if (json.is_discarded()) throw Error(say("{} is damaged: it is no JSON.", file.filename().string()));
   return noteFromJson(json, file.filename().string());
 }
 
@@ -125,7 +125,7 @@ Json toJson(const BenchNote& note) {
 BenchNote noteFromJson(const Json& json, const std::string& where) {
   try {
     if (json.at("meek-trellis-note").get<int>() > noteFormat)
-      throw Error(where + " is a note of a newer Meek Trellis. Install the newer version to read it.");
+      throw Error(say("{} is a note of a newer Meek Trellis. Install the newer version to read it.", where));
     BenchNote note{textIn(json, "version"),  textIn(json, "date"),  textIn(json, "machine"),
                    textIn(json, "filament"), textIn(json, "print"), textIn(json, "project")};
     note.expectedSeconds = json.value("expected_s", 0.0);
@@ -139,7 +139,7 @@ BenchNote noteFromJson(const Json& json, const std::string& where) {
                                ladder.at("step"), ceilingNamed(ladder.value("ceiling", "flat"))};
       rungsOf(*note.ladder);
     }
-    if (json.at("outcomes").size() > mostOutcomes) throw Error("It has more outcomes than a print can have.");
+    if (json.at("outcomes").size() > mostOutcomes) throw Error(say("It has more outcomes than a print can have."));
     for (const Json& one : json.at("outcomes")) {
       Outcome outcome{textIn(one, "what"), numberIn(one, "figure")};
       if (one.contains("came")) outcome.came = numbered<CameOff>(one["came"], cameNames);
@@ -156,12 +156,12 @@ BenchNote noteFromJson(const Json& json, const std::string& where) {
     }
     for (const Json& one : json.value("pictures", Json::array())) {
       if (!isSafeName(one.get<std::string>()) || note.pictures.size() == mostPictures)
-        throw Error("Its list of pictures cannot be right.");
+        throw Error(say("Its list of pictures cannot be right."));
       note.pictures.push_back(one);
     }
     return note;
   } catch (const Json::exception&) {
-    throw Error(where + " is damaged: it cannot be understood as a note.");
+    throw Error(say("{} is damaged: it cannot be understood as a note.", where));
   } catch (const Error& error) {
     const std::string said = error.what();
     throw Error(said.starts_with(where) ? said : where + " is damaged: " + said);
@@ -216,8 +216,7 @@ void BenchNotes::keep(const BenchNote& note) {
   noteFromJson(toJson(note), "The note");
   std::error_code failed;
   std::filesystem::create_directories(folderOf(note), failed);
-  if (failed)
-    throw Error(fmt::format("The folder {} could not be made: {}.", folderOf(note).string(), failed.message()));
+  if (failed) throw Error(say("The folder {} could not be made: {}.", folderOf(note).string(), failed.message()));
   writeFileAtomically(fileOf(note), packed(note));
   read();
 }
@@ -225,15 +224,15 @@ void BenchNotes::keep(const BenchNote& note) {
 void BenchNotes::remove(const BenchNote& note) {
   std::error_code failed;
   std::filesystem::remove(fileOf(note), failed);
-  if (failed) throw Error(fmt::format("{} could not be removed: {}.", fileOf(note).string(), failed.message()));
+  if (failed) throw Error(say("{} could not be removed: {}.", fileOf(note).string(), failed.message()));
   for (const std::string& picture : note.pictures) std::filesystem::remove(folderOf(note) / picture, failed);
   read();
 }
 
 std::string BenchNotes::takePicture(const BenchNote& note, const std::string& bytes, const std::string& suggested) {
   if (bytes.size() > largestPicture)
-    throw Error(fmt::format("{} has more than {} MB. Make it smaller.", suggested, largestPicture >> 20));
-  if (!isPicture(bytes)) throw Error(suggested + " is no PNG and no JPEG picture.");
+    throw Error(say("{} has more than {} MB. Make it smaller.", suggested, largestPicture >> 20));
+  if (!isPicture(bytes)) throw Error(say("{} is no PNG and no JPEG picture.", suggested));
   std::error_code failed;
   std::filesystem::create_directories(folderOf(note), failed);
   const std::string ending = bytes.starts_with("\x89PNG") ? "png" : "jpg";
@@ -258,7 +257,7 @@ void BenchNotes::writeTo(const std::filesystem::path& file, const std::string& m
       }
     entries.emplace_back(safe(note.code) + ".json", packed(written));
   }
-  if (entries.empty()) throw Error(fmt::format("There are no notes of {} on {} yet.", filament, machine));
+  if (entries.empty()) throw Error(say("There are no notes of {} on {} yet.", filament, machine));
   writeFileAtomically(file, writeArchive(entries));
 }
 
@@ -270,7 +269,7 @@ std::size_t BenchNotes::takeFrom(const std::filesystem::path& file) {
   for (const std::string& entry : archive.names()) {
     if (!entry.ends_with(".json")) continue;
     const Json json = Json::parse(archive.read(entry), nullptr, false);
-    if (json.is_discarded()) throw Error(name + " is damaged: " + entry + " is no JSON.");
+    if (json.is_discarded()) throw Error(say("{} is damaged: {} is no JSON.", name, entry));
     BenchNote note = noteFromJson(json, name + " (" + entry + ")");
     if (ofVersion(note.code, note.machine, note.filament)) continue;
     std::vector<std::string> pictures;

@@ -8,8 +8,6 @@
 #include "core/mesh/extrude.hpp"
 #include "core/mesh/inspect.hpp"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 
 namespace trellis {
@@ -37,17 +35,17 @@ MarksPtr withoutCut(const Marks& marks, const TriangleMesh& mesh, const Affine& 
 
 Part fragmentOf(const Part& part, const Box3& box, const Progress& progress) {
   if (box.isEmpty() || box.sizes().minCoeff() < 0.1)
-    throw Error("A fragment has to be at least 0.1 mm large each way.");
+    throw Error(say("A fragment has to be at least 0.1 mm large each way."));
   const Affine toPlate = transformOf(part.placement, *part.mesh);
   const MeshPtr solid =
       transformed(*extruded(rectangle({box.min().head<2>(), box.max().head<2>()}), box.min().z(), box.max().z()),
                   toPlate.inverse());
   const MeshPtr cut = common(*part.mesh, *solid, part.name);
-  if (!cut) throw Error(fmt::format("The box holds nothing of {}. Move it over the part.", part.name));
+  if (!cut) throw Error(say("The box holds nothing of {}. Move it over the part.", part.name));
   progress.check();
   if (const std::size_t count = inspect(*cut).shells; count > 1)
-    throw Error(fmt::format("The box cuts {} into {} pieces. Make it smaller or larger, so that one is left.",
-                            part.name, count));
+    throw Error(
+        say("The box cuts {} into {} pieces. Make it smaller or larger, so that one is left.", part.name, count));
   Part fragment = withMesh(part, cut, progress);
   fragment.name = part.name + " fragment";
   fragment.id = {};

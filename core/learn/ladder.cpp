@@ -167,7 +167,7 @@ void arrange(std::vector<Part>& parts, std::size_t perGroup, const Settings& set
   };
   for (const auto& row : rows) all += deepest(row) + apart;
   if (all > deep || *std::max_element(widths.begin(), widths.end()) > room)
-    throw Error(fmt::format("{} rungs do not fit the plate. Make fewer, or larger steps.", widths.size()));
+    throw Error(say("{} rungs do not fit the plate. Make fewer, or larger steps.", widths.size()));
   double y = settings.number("machine.depth") / 2 - all / 2;
   for (const auto& row : rows) {
     double wide = -apart;
@@ -208,8 +208,7 @@ LadderSpec usualLadder(LadderKind kind) {
 LadderKind ladderKindNamed(const std::string& name) {
   for (std::size_t i = 0; i < kinds.size(); ++i)
     if (name == kinds[i].name) return static_cast<LadderKind>(i);
-  throw Error(
-      fmt::format("There is no ladder {}. There are above, below, beside, spacing, lean, bridge and column.", name));
+  throw Error(say("There is no ladder {}. There are above, below, beside, spacing, lean, bridge and column.", name));
 }
 
 const char* nameOf(LadderKind kind) { return kindOf(kind).name; }
@@ -217,7 +216,7 @@ const char* nameOf(LadderKind kind) { return kindOf(kind).name; }
 Ceiling ceilingNamed(const std::string& name) {
   for (std::size_t i = 0; i < ceilings.size(); ++i)
     if (name == ceilings[i]) return static_cast<Ceiling>(i);
-  throw Error(fmt::format("A ceiling cannot be {}. It can be flat, sloping or tips.", name));
+  throw Error(say("A ceiling cannot be {}. It can be flat, sloping or tips.", name));
 }
 
 const char* nameOf(Ceiling ceiling) { return ceilings[static_cast<std::size_t>(ceiling)]; }
@@ -232,10 +231,11 @@ std::string wordsOf(const LadderSpec& spec) {
 
 std::vector<double> rungsOf(const LadderSpec& spec) {
   if (!(spec.step > 0) || !(spec.to >= spec.from) || !std::isfinite(spec.from) || !std::isfinite(spec.to))
-    throw Error("A ladder goes up: its last figure cannot be less than its first, and its step has to be more than 0.");
+    throw Error(
+        say("A ladder goes up: its last figure cannot be less than its first, and its step has to be more than 0."));
   const double count = std::floor((spec.to - spec.from) / spec.step + 1e-6) + 1;
   if (count > static_cast<double>(mostRungs))
-    throw Error(fmt::format("That would be {:.0f} rungs. A ladder can have {}; make larger steps.", count, mostRungs));
+    throw Error(say("That would be {:.0f} rungs. A ladder can have {}; make larger steps.", count, mostRungs));
   std::vector<double> rungs;
   for (int k = 0; k < static_cast<int>(count); ++k)
     rungs.push_back(std::round((spec.from + k * spec.step) * 1e6) / 1e6);
@@ -244,8 +244,8 @@ std::vector<double> rungsOf(const LadderSpec& spec) {
     if (*kind.key)
       checkSetting(kind.key, rung);
     else if (!(rung >= kind.low && rung <= kind.high))
-      throw Error(fmt::format("A rung of a {} ladder cannot be {:g} {}. It can be {:g} to {:g}.", kind.name, rung,
-                              kind.unit, kind.low, kind.high));
+      throw Error(say("A rung of a {} ladder cannot be {:g} {}. It can be {:g} to {:g}.", kind.name, rung, kind.unit,
+                      kind.low, kind.high));
   }
   return rungs;
 }
@@ -296,7 +296,8 @@ std::vector<PartPtr> ladderParts(const LadderSpec& spec, const Settings& setting
 }
 
 std::vector<PartPtr> ladderOf(const LadderSpec& spec, const Part& part, const Settings& settings) {
-  if (!*settingOf(spec.kind)) throw Error("A part of one's own can be a rung of a ladder of gaps or spacing only.");
+  if (!*settingOf(spec.kind))
+    throw Error(say("A part of one's own can be a rung of a ladder of gaps or spacing only."));
   std::vector<Part> parts;
   for (const double value : rungsOf(spec)) {
     Part rung = part;

@@ -62,14 +62,16 @@ std::optional<LearntFrom> learntFrom(const std::vector<BenchNote>& notes, const 
   return newest;
 }
 
-std::string wordsOf(const LearntFrom& from) {
-  constexpr std::array<const char*, 12> months{"January", "February", "March",     "April",   "May",      "June",
-                                               "July",    "August",   "September", "October", "November", "December"};
-  std::string date = from.date;
+Sentence wordsOf(const LearntFrom& from) {
+  const std::array<Sentence, 12> months{say("January"),   say("February"), say("March"),    say("April"),
+                                        say("May"),       say("June"),     say("July"),     say("August"),
+                                        say("September"), say("October"),  say("November"), say("December")};
+  Sentence date = from.date;
   int year = 0, month = 0, day = 0;
-  if (std::sscanf(date.c_str(), "%d-%d-%d", &year, &month, &day) == 3 && month >= 1 && month <= 12)
-    date = fmt::format("{} {}", day, months[static_cast<std::size_t>(month - 1)]);
-  return fmt::format("learnt on {} from {} {}", date, from.ladder ? "ladder" : "print", from.code);
+  if (std::sscanf(from.date.c_str(), "%d-%d-%d", &year, &month, &day) == 3 && month >= 1 && month <= 12)
+    date = say("{} {}", day, months[static_cast<std::size_t>(month - 1)]);
+  return from.ladder ? say("learnt on {} from ladder {}", date, from.code)
+                     : say("learnt on {} from print {}", date, from.code);
 }
 
 std::optional<TimeCorrection> timeCorrection(const std::vector<BenchNote>& notes) {

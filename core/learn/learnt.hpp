@@ -19,7 +19,7 @@ struct LearntFrom {
   bool ladder = false;
 };
 std::optional<LearntFrom> learntFrom(const std::vector<BenchNote>& notes, const std::string& key, double value);
-std::string wordsOf(const LearntFrom& from);  // "learnt on 28 November from ladder K7QMRA"
+Sentence wordsOf(const LearntFrom& from);  // "learnt on 28 November from ladder K7QMRA"
 
 // How much longer prints really take than the program says: the mean of real over expected hours, of at least two
 // prints, and its spread (one standard deviation of the prints, by n − 1).

@@ -35,7 +35,7 @@ Json toJson(const PrintRecipe& recipe) {
 PrintRecipe recipeFromJson(const Json& json, const std::string& where) {
   try {
     if (json.at("meek-trellis-recipe").get<int>() > recipeFormat)
-      throw Error(where + " is a recipe of a newer Meek Trellis. Install the newer version to read it.");
+      throw Error(say("{} is a recipe of a newer Meek Trellis. Install the newer version to read it.", where));
     PrintRecipe recipe{json.value("name", std::string())};
     checkText(recipe.name, "The name of a recipe");
     for (const Json& one : json.at("sets")) {
@@ -46,14 +46,14 @@ PrintRecipe recipeFromJson(const Json& json, const std::string& where) {
       recipe.settings.insert_or_assign(settingRow(key).key, settingFrom(key, value));
     return recipe;
   } catch (const Json::exception&) {
-    throw Error(where + " is no recipe, or it is damaged.");
+    throw Error(say("{} is no recipe, or it is damaged.", where));
   }
 }
 
 PrintRecipe readRecipe(const std::string& path) {
   const std::string name = std::filesystem::path(path).filename().string();
   const Json json = Json::parse(readFile(path), nullptr, false);
-  if (json.is_discarded()) throw Error(name + " is no recipe: it is no JSON.");
+  if (json.is_discarded()) throw Error(say("{} is no recipe: it is no JSON.", name));
   return recipeFromJson(json, name);
 }
 

@@ -26,11 +26,12 @@ Surface surfaceOf(const TriangleMesh& mesh, const std::string& what) {
   for (const Facet& f : mesh.facets) facets.push_back({f[0], f[1], f[2]});
   Surface surface;
   if (!processing::is_polygon_soup_a_polygon_mesh(facets))
-    throw Error(what + " has edges with more than two facets, so it cannot be cut. Mend it in Place first.");
+    throw Error(say("{} has edges with more than two facets, so it cannot be cut. Mend it in Place first.", what));
   processing::polygon_soup_to_polygon_mesh(points, facets, surface);
-  if (!CGAL::is_closed(surface)) throw Error(what + " is not closed, so it cannot be cut. Mend it in Place first.");
+  if (!CGAL::is_closed(surface))
+    throw Error(say("{} is not closed, so it cannot be cut. Mend it in Place first.", what));
   if (!processing::does_bound_a_volume(surface))
-    throw Error(what + " has shells that are inside out, so it cannot be cut. Mend it in Place first.");
+    throw Error(say("{} has shells that are inside out, so it cannot be cut. Mend it in Place first.", what));
   return surface;
 }
 
@@ -52,10 +53,11 @@ MeshPtr combined(const TriangleMesh& a, const TriangleMesh& b, const std::string
   try {
     done = combine(first, second, result);
   } catch (const processing::Corefinement::Self_intersection_exception&) {
-    throw Error(what + " has facets that cross one another where it is cut. Mend it in Place first.");
+    throw Error(say("{} has facets that cross one another where it is cut. Mend it in Place first.", what));
   }
   if (!done)
-    throw Error(what + " cannot be cut there: the result would touch itself along an edge. Move the cut a little.");
+    throw Error(
+        say("{} cannot be cut there: the result would touch itself along an edge. Move the cut a little.", what));
   return meshOf(result);
 }
 

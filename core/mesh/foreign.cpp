@@ -4,7 +4,6 @@
 #include "core/base/bytes.hpp"
 
 #include <fcntl.h>
-#include <fmt/format.h>
 #include <poll.h>
 #include <signal.h>
 #include <spawn.h>
@@ -27,7 +26,7 @@ struct Pipe {
   int read = -1, write = -1;
   Pipe() {
     int ends[2];
-    if (::pipe2(ends, O_CLOEXEC) != 0) throw Error("No pipe could be opened. Close some files and try again.");
+    if (::pipe2(ends, O_CLOEXEC) != 0) throw Error(say("No pipe could be opened. Close some files and try again."));
     read = ends[0];
     write = ends[1];
   }
@@ -112,7 +111,7 @@ std::vector<NamedMesh> unpackMeshes(std::string_view bytes) {
         if (index >= vertices.size()) in.fail();
     for (const Vec3f& v : vertices)
       if (!std::isfinite(v.x()) || !std::isfinite(v.y()) || !std::isfinite(v.z()))
-        throw Error("a coordinate is not a finite number");
+        throw Error(say("a coordinate is not a finite number"));
     meshes.push_back({std::move(name), makeMesh(std::move(vertices), std::move(facets)), support});
   }
   if (!in.atEnd()) in.fail();
@@ -135,23 +134,24 @@ std::vector<NamedMesh> readForeign(const std::filesystem::path& path, MeshFormat
   posix_spawn_file_actions_destroy(&actions);
   if (failed) {
     child.pid = -1;
-    throw Error(program + " could not be started, so " + name + " could not be read. Install the program again.");
+    throw Error(say("{} could not be started, so {} could not be read. Install the program again.", program, name));
   }
   for (Pipe& pipe : pipes) pipe.closeWrite();
   std::string texts[2];
   if (!drain(pipes, texts, progress))
-    throw Error(name + " took longer than two minutes to read and was given up. Export it with fewer facets.");
+    throw Error(say("{} took longer than two minutes to read and was given up. Export it with fewer facets.", name));
   const int status = child.wait();
-  if (WIFEXITED(status) && WEXITSTATUS(status) == 1 && !texts[1].empty()) throw Error(name + " " + texts[1]);
+  if (WIFEXITED(status) && WEXITSTATUS(status) == 1 && !texts[1].empty())
+    throw Error(say("{} {}", name, sayWords(texts[1])));
   if (!WIFEXITED(status) || WEXITSTATUS(status) != 0)
-    throw Error(name + " broke the reader, so it is probably damaged. Export it again.");
+    throw Error(say("{} broke the reader, so it is probably damaged. Export it again.", name));
   try {
     std::vector<NamedMesh> meshes = unpackMeshes(texts[0]);
     for (NamedMesh& part : meshes)
       if (part.name.empty()) part.name = path.stem().string();
     return meshes;
   } catch (const Error& error) {
-    throw Error(name + ": " + error.what() + ". Export it again.");
+    throw Error(say("{}: {}. Export it again.", name, error.what()));
   }
 }
 

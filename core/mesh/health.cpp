@@ -5,8 +5,6 @@
 #include "core/mesh/crossings.hpp"
 #include "core/mesh/shells.hpp"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <set>
 
@@ -89,24 +87,25 @@ MeshHealth examine(const TriangleMesh& mesh, const Progress& progress) {
   return health;
 }
 
-std::string inWords(const MeshDefect& defect) {
+Sentence inWords(const MeshDefect& defect) {
   const bool one = defect.count == 1;
   const std::size_t n = defect.count;
   switch (defect.kind) {
     case DefectKind::holes:
-      return fmt::format("{} hole{} ({} open edges)", n, one ? "" : "s", defect.openEdges.size());
+      return one ? say("1 hole ({} open edges)", defect.openEdges.size())
+                 : say("{} holes ({} open edges)", n, defect.openEdges.size());
     case DefectKind::flipped:
-      return fmt::format("{} facet{} turned inside out", n, one ? "" : "s");
+      return one ? say("1 facet turned inside out") : say("{} facets turned inside out", n);
     case DefectKind::duplicates:
-      return fmt::format("{} facet{} twice in one place", n, one ? "" : "s");
+      return one ? say("1 facet twice in one place") : say("{} facets twice in one place", n);
     case DefectKind::crossing:
-      return fmt::format("{} facets that cross one another", n);
+      return say("{} facets that cross one another", n);
     case DefectKind::specks:
-      return fmt::format("{} stray speck{} under {} mm", n, one ? "" : "s", speckSize);
+      return one ? say("1 stray speck under {} mm", speckSize) : say("{} stray specks under {} mm", n, speckSize);
     case DefectKind::sheets:
       break;
   }
-  return fmt::format("{} sheet{} without thickness", n, one ? "" : "s");
+  return one ? say("1 sheet without thickness") : say("{} sheets without thickness", n);
 }
 
 }  // namespace trellis

@@ -29,7 +29,7 @@ struct MeshHealth {
 MeshHealth examine(const TriangleMesh& mesh, const Progress& progress);
 
 // "2 holes (36 open edges)", "4 facets turned inside out".
-std::string inWords(const MeshDefect& defect);
+Sentence inWords(const MeshDefect& defect);
 
 bool isSpeck(const Box3& shell, const Box3& mesh);
 

@@ -14,8 +14,6 @@
 #include <CGAL/Surface_mesh.h>
 #include <CGAL/alpha_wrap_3.h>
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <set>
 
@@ -54,10 +52,6 @@ MeshPtr meshOf(const Surface& surface) {
   return meshFromCorners(corners);
 }
 
-std::string counted(const char* verb, std::size_t count, const char* thing) {
-  return fmt::format("{} {} {}{}", verb, count, thing, count == 1 ? "" : "s");
-}
-
 class Mender {
  public:
   Mender(const TriangleMesh& mesh, const Progress& progress) : mesh_(mesh), progress_(progress) {}
@@ -69,13 +63,13 @@ class Mender {
     const std::size_t before = soup.facets.size();
     processing::repair_polygon_soup(soup.points, soup.facets);
     if (soup.facets.size() < before)
-      result_.done.push_back(counted("dropped", before - soup.facets.size(), "doubled or flat facet"));
+      result_.done.push_back(say("dropped doubled or flat facets: {}", before - soup.facets.size()));
     progress_.check();
     processing::orient_polygon_soup(soup.points, soup.facets);
     Surface surface;
     processing::polygon_soup_to_polygon_mesh(soup.points, soup.facets, surface);
     if (const std::size_t joined = processing::stitch_borders(surface))
-      result_.done.push_back(counted("joined", joined, "seam edge"));
+      result_.done.push_back(say("joined seam edges: {}", joined));
     fillHoles(surface);
     turnOutward(meshOf(surface));
     return finished();
@@ -87,7 +81,7 @@ class Mender {
     Surface surface;
     CGAL::alpha_wrap_3(soup.points, soup.facets, alpha, std::min(wrapDistance, alpha / 10), surface);
     result_.mesh = meshOf(surface);
-    result_.done.push_back("wrapped everything in a new skin");
+    result_.done.push_back(say("wrapped everything in a new skin"));
     return finished();
   }
 
@@ -99,7 +93,7 @@ class Mender {
       ++count;
       for (const std::uint32_t f : shell.facets) leftOut[f] = true;
     }
-    if (count > 0) result_.done.push_back(counted("dropped", count, "stray speck"));
+    if (count > 0) result_.done.push_back(say("dropped stray specks: {}", count));
   }
 
   void fillHoles(Surface& surface) {
@@ -112,7 +106,7 @@ class Mender {
       processing::triangulate_hole(surface, border, std::back_inserter(facets));
       filled += !facets.empty();
     }
-    if (filled > 0) result_.done.push_back(counted("filled", filled, "hole"));
+    if (filled > 0) result_.done.push_back(say("filled holes: {}", filled));
   }
 
   // Repairing may have turned whole shells; which way is out is decided here, by what they enclose.
@@ -122,13 +116,13 @@ class Mender {
       for (const std::uint32_t f : shell.flipped) std::swap(facets[f][1], facets[f][2]);
     std::size_t flippedBefore = 0;
     for (const Shell& shell : findShells(mesh_, findTopology(mesh_))) flippedBefore += shell.flipped.size();
-    if (flippedBefore > 0) result_.done.push_back(counted("turned", flippedBefore, "facet"));
+    if (flippedBefore > 0) result_.done.push_back(say("turned facets: {}", flippedBefore));
     result_.mesh = makeMesh(mesh->vertices, std::move(facets));
   }
 
   Mended finished() {
     if (result_.mesh->facets.empty())
-      throw Error("Nothing would be left of this mesh. Export it again from where it was drawn.");
+      throw Error(say("Nothing would be left of this mesh. Export it again from where it was drawn."));
     const auto key = [](const TriangleMesh& mesh, std::size_t f) {
       std::array<std::array<float, 3>, 3> corners;
       for (std::size_t k = 0; k < 3; ++k) {

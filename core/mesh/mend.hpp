@@ -13,7 +13,7 @@ enum class MendBy {
 
 struct Mended {
   MeshPtr mesh;
-  std::vector<std::string> done;     // "filled 2 holes", in order
+  std::vector<Sentence> done;        // "filled 2 holes", in order
   std::vector<std::uint32_t> fresh;  // facets of the mesh that were not there before
   MeshHealth left;                   // what could not be mended
 };

@@ -76,14 +76,16 @@ std::string contentTypes() {
 }
 
 std::string rootRelations(bool withThumbnail) {
+  const auto relation = [](const char* id, const char* target, const char* type) {
+    return fmt::format("<Relationship Id=\"{}\" Target=\"{}\" Type=\"{}\"/>\n", id, target, type);
+  };
   std::string xml = R"(<?xml version="1.0" encoding="UTF-8"?>
 <Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">
-<Relationship Id="model" Target="/3D/3dmodel.model" Type="http://schemas.microsoft.com/3dmanufacturing/2013/01/3dmodel"/>
 )";
+  xml += relation("model", "/3D/3dmodel.model", "http://schemas.microsoft.com/3dmanufacturing/2013/01/3dmodel");
   if (withThumbnail)
-    xml +=
-        R"(<Relationship Id="thumbnail" Target="/Metadata/thumbnail.png" Type="http://schemas.openxmlformats.org/package/2006/relationships/metadata/thumbnail"/>
-)";
+    xml += relation("thumbnail", "/Metadata/thumbnail.png",
+                    "http://schemas.openxmlformats.org/package/2006/relationships/metadata/thumbnail");
   return xml + "</Relationships>\n";
 }
 

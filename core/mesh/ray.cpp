@@ -41,7 +41,9 @@ void preferLowest(const RTCFilterFunctionNArguments* arguments) {
   context.facet = facet;
 }
 
-Error noTree() { return Error("There is not enough memory to get a mesh's surface ready. Use one with fewer facets."); }
+Error noTree() {
+  return Error(say("There is not enough memory to get a mesh's surface ready. Use one with fewer facets."));
+}
 
 }  // namespace
 

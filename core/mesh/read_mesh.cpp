@@ -5,8 +5,6 @@
 #include "core/mesh/foreign.hpp"
 #include "core/mesh/stl.hpp"
 
-#include <fmt/format.h>
-
 namespace trellis {
 
 namespace {
@@ -70,15 +68,15 @@ std::vector<NamedMesh> readMeshFile(const std::filesystem::path& path, const Pro
   progress.report(0, "reading");
   const std::string bytes = readFile(path);
   const std::string name = path.filename().string();
-  if (bytes.empty()) throw Error(name + " is empty. Export the mesh again.");
+  if (bytes.empty()) throw Error(say("{} is empty. Export the mesh again.", name));
   const MeshFormat format = formatOf(name, bytes);
   if (format == MeshFormat::none)
-    throw Error(name + " is not a mesh this program reads. Export it as STL, OBJ, PLY, OFF, 3MF or AMF.");
+    throw Error(say("{} is not a mesh this program reads. Export it as STL, OBJ, PLY, OFF, 3MF or AMF.", name));
   if (format == MeshFormat::threeMf && !looksZipped(bytes))
-    throw Error(name + " is not a 3MF package, whatever its name says. Export it again as 3MF or STL.");
+    throw Error(say("{} is not a 3MF package, whatever its name says. Export it again as 3MF or STL.", name));
   if ((format == MeshFormat::ply || format == MeshFormat::off || format == MeshFormat::amf) &&
       formatOf("", bytes) == MeshFormat::none)
-    throw Error(fmt::format("{} is not {}, whatever its name says. Export it again.", name, upper(nameOf(format))));
+    throw Error(say("{} is not {}, whatever its name says. Export it again.", name, upper(nameOf(format))));
   std::vector<NamedMesh> meshes;
   if (format == MeshFormat::stl)
     meshes.push_back({path.stem().string(), readStl(bytes, name)});
@@ -88,8 +86,7 @@ std::vector<NamedMesh> readMeshFile(const std::filesystem::path& path, const Pro
     const double reach =
         std::max(part.mesh->bounds.max().cwiseAbs().maxCoeff(), part.mesh->bounds.min().cwiseAbs().maxCoeff());
     if (reach > largestSize)
-      throw Error(
-          fmt::format("{} reaches {:.3g} m from its origin, which no printer does. Check its unit and export it again.",
+      throw Error(say("{} reaches {:.3g} m from its origin, which no printer does. Check its unit and export it again.",
                       name, reach / 1000));
   }
   return meshes;
@@ -99,8 +96,8 @@ MeshPtr readOneMesh(const std::filesystem::path& path, const Progress& progress)
   std::vector<NamedMesh> meshes = readMeshFile(path, progress);
   std::erase_if(meshes, [](const NamedMesh& mesh) { return mesh.support; });
   if (meshes.size() != 1)
-    throw Error(path.filename().string() +
-                " holds several meshes, and one is wanted. Save the one as a file of its own.");
+    throw Error(say("{} holds several meshes, and one is wanted. Save the one as a file of its own.",
+                    path.filename().string()));
   return meshes.front().mesh;
 }
 

@@ -3,8 +3,6 @@
 
 #include "core/base/error.hpp"
 
-#include <fmt/format.h>
-
 #include <charconv>
 #include <cmath>
 #include <cstring>
@@ -25,8 +23,8 @@ std::uint32_t facetCount(std::string_view bytes) {
 bool hasOnlyFinite(const Vec3f& p) { return std::isfinite(p.x()) && std::isfinite(p.y()) && std::isfinite(p.z()); }
 
 Error notFinite(const std::string& name, std::size_t facet) {
-  return Error(fmt::format("{}: facet {} has a coordinate that is not a finite number. Export the mesh again.", name,
-                           facet + 1));
+  return Error(
+      say("{}: facet {} has a coordinate that is not a finite number. Export the mesh again.", name, facet + 1));
 }
 
 std::vector<Vec3f> binaryCorners(std::string_view bytes, const std::string& name) {
@@ -81,16 +79,16 @@ std::vector<Vec3f> asciiCorners(std::string_view text, const std::string& name) 
       if (!number.empty() && number.front() == '+') number.remove_prefix(1);
       const auto [end, status] = std::from_chars(number.data(), number.data() + number.size(), corner[axis]);
       if (number.empty())
-        throw Error(name + " ends in the middle of a facet. It was probably cut short; export or copy it again.");
+        throw Error(say("{} ends in the middle of a facet. It was probably cut short; export or copy it again.", name));
       if (status == std::errc::invalid_argument || end != number.data() + number.size())
-        throw Error(fmt::format("{}: \"{}\" stands where a coordinate should be. Export the mesh again.", name,
-                                number.substr(0, 40)));
+        throw Error(
+            say("{}: \"{}\" stands where a coordinate should be. Export the mesh again.", name, number.substr(0, 40)));
       if (status != std::errc{}) corner[axis] = std::nanf("");
     }
     if (!hasOnlyFinite(corner)) throw notFinite(name, (corners.size() - 1) / 3);
   }
   if (corners.size() % 3 != 0 || (!ended && !corners.empty()))
-    throw Error(name + " ends in the middle of a facet. It was probably cut short; export or copy it again.");
+    throw Error(say("{} ends in the middle of a facet. It was probably cut short; export or copy it again.", name));
   return corners;
 }
 
@@ -108,7 +106,7 @@ bool looksAscii(std::string_view bytes) {
 }  // namespace
 
 MeshPtr readStl(std::string_view bytes, const std::string& name) {
-  if (bytes.empty()) throw Error(name + " is empty. Export the mesh again.");
+  if (bytes.empty()) throw Error(say("{} is empty. Export the mesh again.", name));
   std::vector<Vec3f> corners;
   const bool exactlyBinary = looksBinary(bytes) && bytes.size() == headerSize + facetCount(bytes) * facetSize;
   if (exactlyBinary || (looksBinary(bytes) && !looksAscii(bytes)))
@@ -116,12 +114,12 @@ MeshPtr readStl(std::string_view bytes, const std::string& name) {
   else if (looksAscii(bytes))
     corners = asciiCorners(bytes, name);
   else if (bytes.size() >= headerSize && bytes.substr(0, 1000).find('\0') != std::string_view::npos)
-    throw Error(fmt::format("{} promises {} facets and holds {}. It was probably cut short; export or copy it again.",
-                            name, facetCount(bytes), (bytes.size() - headerSize) / facetSize));
+    throw Error(say("{} promises {} facets and holds {}. It was probably cut short; export or copy it again.", name,
+                    facetCount(bytes), (bytes.size() - headerSize) / facetSize));
   else
-    throw Error(name + " is not an STL mesh, whatever its name says. Export it as STL or 3MF.");
+    throw Error(say("{} is not an STL mesh, whatever its name says. Export it as STL or 3MF.", name));
   MeshPtr mesh = meshFromCorners(corners);
-  if (mesh->facets.empty()) throw Error(name + " holds no facet with an area. Export the mesh again.");
+  if (mesh->facets.empty()) throw Error(say("{} holds no facet with an area. Export the mesh again.", name));
   return mesh;
 }
 

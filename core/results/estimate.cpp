@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/results/estimate.hpp"
 
-#include <fmt/format.h>
 #include <unistd.h>
 
 #include <algorithm>
@@ -56,11 +55,11 @@ void checkFits(const Project& project, double memory) {
   if (estimate.bytes <= memory) return;
   constexpr double gigabyte = 1e9;
   throw Error(
-      fmt::format("This print has {} layers over {} facets and would take about {:.1f} GB of memory and {:.0f} min; "
-                  "this machine has "
-                  "{:.1f} GB. Make the layers thicker, take fewer parts, or a mesh with fewer facets.",
-                  estimate.layers, estimate.facets, estimate.bytes / gigabyte, std::ceil(estimate.seconds / 60),
-                  memory / gigabyte));
+      say("This print has {} layers over {} facets and would take about {:.1f} GB of memory and {:.0f} min; "
+          "this machine has "
+          "{:.1f} GB. Make the layers thicker, take fewer parts, or a mesh with fewer facets.",
+          estimate.layers, estimate.facets, estimate.bytes / gigabyte, std::ceil(estimate.seconds / 60),
+          memory / gigabyte));
 }
 
 double machineMemory() {

@@ -4,8 +4,6 @@
 #include "core/assess/report.hpp"
 #include "core/results/build_project.hpp"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <set>
 
@@ -65,16 +63,16 @@ double marked(const Part& part, const MarksPtr& marks, Mark kind) {
   return markedArea(*part.mesh, transformOf(part.placement, *part.mesh), *marks, kind);
 }
 
-void compareMarks(const Part& before, const Part& after, std::vector<std::string>& words) {
-  const auto lost = [&](const char* what, const MarksPtr& had, const MarksPtr& has, Mark kind) {
+void compareMarks(const Part& before, const Part& after, std::vector<Sentence>& words) {
+  const auto lost = [&](const Sentence& what, const MarksPtr& had, const MarksPtr& has, Mark kind) {
     if (had == has) return;
     if (const double less = marked(before, had, kind) - marked(after, has, kind); less > worthNaming)
-      words.push_back(fmt::format("your {} over {:.0f} mm²", what, less));
+      words.push_back(say("your {} over {:.0f} mm²", what, less));
   };
-  lost("enforcer", before.marks, after.marks, Mark::enforce);
-  lost("blocker", before.marks, after.marks, Mark::block);
-  lost("clean face", before.clean, after.clean, Mark::block);
-  lost("seen face", before.seen, after.seen, Mark::block);
+  lost(say("enforcer"), before.marks, after.marks, Mark::enforce);
+  lost(say("blocker"), before.marks, after.marks, Mark::block);
+  lost(say("clean face"), before.clean, after.clean, Mark::block);
+  lost(say("seen face"), before.seen, after.seen, Mark::block);
 }
 
 const SiteDecision* decisionAt(const Part& part, const Vec3& at) {
@@ -83,40 +81,41 @@ const SiteDecision* decisionAt(const Part& part, const Vec3& at) {
   return found == part.sites.end() ? nullptr : &*found;
 }
 
-void compareSites(const Part& before, const Part& after, std::vector<std::string>& words) {
+void compareSites(const Part& before, const Part& after, std::vector<Sentence>& words) {
   for (const SiteDecision& had : before.sites) {
     const SiteDecision* has = decisionAt(after, had.at);
     if (had.choice != Choice::proposed && (!has || has->choice != had.choice))
-      words.push_back(fmt::format("your choice to {} a site", had.choice == Choice::block ? "block" : "enforce"));
+      words.push_back(had.choice == Choice::block ? say("your choice to block a site")
+                                                  : say("your choice to enforce a site"));
   }
   for (const SiteDecision& has : after.sites) {  // a site's choice beats zones
     if (has.choice != Choice::enforce || decisionAt(before, has.at)) continue;
     for (std::size_t z = 0; z < before.zones.size(); ++z)
       if (before.zones[z].as != ZoneAs::enforce && isIn(before.zones[z], has.at))
-        words.push_back(fmt::format("your zone {}", z + 1));
+        words.push_back(say("your zone {}", z + 1));
   }
 }
 
 template <typename Object>
-void compareObjects(const char* what, const std::vector<Object>& before, const std::vector<Object>& after,
-                    std::vector<std::string>& words) {
+void compareObjects(const Sentence& what, const std::vector<Object>& before, const std::vector<Object>& after,
+                    std::vector<Sentence>& words) {
   for (std::size_t k = 0; k < before.size(); ++k)
     if (std::none_of(after.begin(), after.end(), [&](const Object& one) { return one.id == before[k].id; }))
-      words.push_back(fmt::format("your {} {}", what, k + 1));
+      words.push_back(say("your {} {}", what, k + 1));
 }
 
 }  // namespace
 
-std::vector<std::string> overruled(const Project& before, const Project& after) {
-  std::vector<std::string> words;
+std::vector<Sentence> overruled(const Project& before, const Project& after) {
+  std::vector<Sentence> words;
   for (const PartPtr& part : before.parts) {
     const auto same = std::find_if(after.parts.begin(), after.parts.end(),
                                    [&](const PartPtr& other) { return other->id == part->id; });
     if (same == after.parts.end() || *same == part) continue;
     compareMarks(*part, **same, words);
     compareSites(*part, **same, words);
-    compareObjects("zone", part->zones, (*same)->zones, words);
-    compareObjects("prop", part->props, (*same)->props, words);
+    compareObjects(say("zone"), part->zones, (*same)->zones, words);
+    compareObjects(say("prop"), part->props, (*same)->props, words);
   }
   return words;
 }

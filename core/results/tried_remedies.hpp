@@ -15,6 +15,6 @@ namespace trellis {
 Findings withTriedRemedies(Store& store, const ProjectPtr& project, const Build& build, const Progress& progress);
 
 // Decisions there were before and are not any more, or that something stronger beats now, in words.
-std::vector<std::string> overruled(const Project& before, const Project& after);
+std::vector<Sentence> overruled(const Project& before, const Project& after);
 
 }  // namespace trellis

@@ -5,8 +5,6 @@
 
 #include "core/base/error.hpp"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <cmath>
 
@@ -81,42 +79,44 @@ Overrides filament(const std::string& name) {
 // The range that needs no explanation, and what to say below and above it.
 struct Usual {
   double low, high;
-  const char *below, *above;
+  Sentence below, above;
 };
 
 // Gaps are told in layers.
 std::optional<Usual> usual(std::string_view key, const Settings& settings) {
   const bool dissolves = settings.text("support.filament.interface") == "second";
   if (key == "support.gap.above" && !dissolves)
-    return Usual{0.7, 1.6,
-                 "Under 0.7 layers of gap the interface bonds to the underside: expect pliers, or use a second "
-                 "filament that does not bond.",
-                 "Over 1.6 layers of gap the first lines sag before they rest on anything: expect a rough underside."};
+    return Usual{
+        0.7, 1.6,
+        say("Under 0.7 layers of gap the interface bonds to the underside: expect pliers, or use a second "
+            "filament that does not bond."),
+        say("Over 1.6 layers of gap the first lines sag before they rest on anything: expect a rough underside.")};
   if (key == "support.gap.below" && !dissolves)
-    return Usual{0.5, 2.5, "So small a gap below leaves a scar where the support stands.",
-                 "With so much daylight below, the support may not stick to what it stands on."};
+    return Usual{0.5, 2.5, say("So small a gap below leaves a scar where the support stands."),
+                 say("With so much daylight below, the support may not stick to what it stands on.")};
   if (key == "support.gap.beside")
-    return Usual{dissolves ? 0 : 0.3, 0.8, "Under 0.3 mm beside, support lines may fuse to the walls they pass.",
-                 "Over 0.8 mm beside, the rims of what hangs stay uncarried."};
+    return Usual{dissolves ? 0 : 0.3, 0.8, say("Under 0.3 mm beside, support lines may fuse to the walls they pass."),
+                 say("Over 0.8 mm beside, the rims of what hangs stay uncarried.")};
   if (key == "support.body.spacing")
-    return Usual{1.0, 3.0, "So dense a body costs filament and is hard to break up.",
-                 "Over 3 mm between body lines the interface sags; graded layers help."};
+    return Usual{1.0, 3.0, say("So dense a body costs filament and is hard to break up."),
+                 say("Over 3 mm between body lines the interface sags; graded layers help.")};
   if (key == "support.interface.upper.spacing")
-    return Usual{dissolves ? 0 : 0.1, 0.8,
-                 "A solid interface cannot be told from the part when scraping; a little daylight shows what is left.",
-                 "Over 0.8 mm of daylight the underside gets stripes."};
+    return Usual{
+        dissolves ? 0 : 0.1, 0.8,
+        say("A solid interface cannot be told from the part when scraping; a little daylight shows what is left."),
+        say("Over 0.8 mm of daylight the underside gets stripes.")};
   if (key == "support.interface.upper.layers")
-    return Usual{1, 5, "Without an interface the part rests on the body's few lines.",
-                 "More than five interface layers cost filament and carry no better."};
+    return Usual{1, 5, say("Without an interface the part rests on the body's few lines."),
+                 say("More than five interface layers cost filament and carry no better.")};
   if (key == "support.normal.column")
-    return Usual{1, 8, "Columns under 1 mm break easily; they suit crevices.",
-                 "So large columns reach far past what hangs."};
+    return Usual{1, 8, say("Columns under 1 mm break easily; they suit crevices."),
+                 say("So large columns reach far past what hangs.")};
   if (key == "support.free_lean")
-    return Usual{30, 75, "Few machines need help below 30°.",
-                 "Over 75° from vertical nearly nothing is proposed: decide every place by hand."};
+    return Usual{30, 75, say("Few machines need help below 30°."),
+                 say("Over 75° from vertical nearly nothing is proposed: decide every place by hand.")};
   if (key == "support.graded.density")
-    return Usual{40, 80, "Graded layers so sparse hardly help.",
-                 "Graded layers so dense are interface; two thirds is usual."};
+    return Usual{40, 80, say("Graded layers so sparse hardly help."),
+                 say("Graded layers so dense are interface; two thirds is usual.")};
   return std::nullopt;
 }
 
@@ -146,7 +146,7 @@ const Preset& presetNamed(std::string_view name) {
   if (found != presets().end()) return *found;
   std::string names;
   for (const Preset& preset : presets()) names += (names.empty() ? "" : ", ") + preset.name;
-  throw Error(fmt::format("There is no preset called {}. There are {}.", name, names));
+  throw Error(say("There is no preset called {}. There are {}.", name, names));
 }
 
 Overrides valuesOf(const Preset& preset, const Settings& settings) {
@@ -165,7 +165,7 @@ const Preset* presetOf(PresetKind kind, const Settings& settings) {
   return nullptr;
 }
 
-std::optional<std::string> adviceOn(std::string_view key, const Settings& settings) {
+std::optional<Sentence> adviceOn(std::string_view key, const Settings& settings) {
   const auto range = usual(key, settings);
   if (!range) return std::nullopt;
   const bool inLayers = key == "support.gap.above" || key == "support.gap.below";

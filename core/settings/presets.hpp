@@ -2,6 +2,7 @@
 // Sets of values that belong together, and what the trade thinks of single ones.
 #pragma once
 
+#include "core/base/sentence.hpp"
 #include "core/settings/settings.hpp"
 
 #include <optional>
@@ -30,6 +31,6 @@ Overrides valuesOf(const Preset& preset, const Settings& settings);
 const Preset* presetOf(PresetKind kind, const Settings& settings);
 
 // Why a value lies outside what is common practice, and what to expect of it; nothing when it does not.
-std::optional<std::string> adviceOn(std::string_view key, const Settings& settings);
+std::optional<Sentence> adviceOn(std::string_view key, const Settings& settings);
 
 }  // namespace trellis

@@ -36,8 +36,8 @@ void checkFields(std::string_view key, const SettingValue& value) {
     const std::size_t close = text->find('}', open);
     const std::string field = text->substr(open + 1, close == std::string::npos ? close : close - open - 1);
     if (close == std::string::npos || !isAmong(textFields, field))
-      throw Error(fmt::format("{} asks for {{{}}}, which nobody knows. There are {}.", key, field.substr(0, 40),
-                              fmt::join(textFields, ", ")));
+      throw Error(say("{} asks for {{{}}}, which nobody knows. There are {}.", key, field.substr(0, 40),
+                      fmt::format("{}", fmt::join(textFields, ", "))));
   }
 }
 
@@ -53,7 +53,7 @@ std::string_view nameOf(SetKind kind) { return kindNames[static_cast<std::size_t
 SetKind setKindNamed(std::string_view name) {
   const auto found = std::find(kindNames.begin(), kindNames.end(), name);
   if (found == kindNames.end())
-    throw Error(fmt::format("There are no sets of the kind {}. There are machine, filament and print.", name));
+    throw Error(say("There are no sets of the kind {}. There are machine, filament and print.", name));
   return static_cast<SetKind>(found - kindNames.begin());
 }
 
@@ -143,7 +143,7 @@ nlohmann::json toJson(const KeptSet& set) {
 }
 
 KeptSet setFromJson(const nlohmann::json& json, const std::string& where) {
-  const auto damaged = [&](const std::string& what) { return Error(fmt::format("{}: {}", where, what)); };
+  const auto damaged = [&](const std::string& what) { return Error(say("{}: {}", where, what)); };
   if (!json.is_object() || !json.contains("kind") || !json["kind"].is_string() || !json.contains("name") ||
       !json["name"].is_string())
     throw damaged("this is no machine, filament or print; it wants a kind and a name.");
@@ -158,10 +158,10 @@ KeptSet setFromJson(const nlohmann::json& json, const std::string& where) {
     set.kind = setKindNamed(json["kind"].get<std::string>());
     const nlohmann::json none = nlohmann::json::object();
     const nlohmann::json& settings = json.contains("settings") ? json["settings"] : none;
-    if (!settings.is_object()) throw Error("settings have to be a JSON object of keys and values.");
+    if (!settings.is_object()) throw Error(say("settings have to be a JSON object of keys and values."));
     for (const auto& [key, value] : settings.items()) {
       const std::string& now = settingRow(key).key;
-      if (!mayHold(set.kind, now)) throw Error(fmt::format("{} is no figure of a {}.", key, nameOf(set.kind)));
+      if (!mayHold(set.kind, now)) throw Error(say("{} is no figure of a {}.", key, nameOf(set.kind)));
       checkFields(now, set.values[now] = settingFrom(now, value));
     }
   } catch (const Error& error) {

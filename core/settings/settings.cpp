@@ -20,17 +20,18 @@ Error unfit(const SettingRow& row, const std::string& given) {
     case SettingKind::number:
     case SettingKind::whole: {
       const std::string unit = row.unit.empty() ? "" : " " + row.unit;
-      return Error(fmt::format("{} cannot be {}. It can be {}{:g} to {:g}{}.", row.key, given,
-                               row.kind == SettingKind::whole ? "a whole number from " : "", row.low, row.high, unit));
+      return Error(say("{} cannot be {}. It can be {}{:g} to {:g}{}.", row.key, given,
+                       row.kind == SettingKind::whole ? "a whole number from " : "", row.low, row.high, unit));
     }
     case SettingKind::yesNo:
-      return Error(fmt::format("{} cannot be {}. It can be true or false.", row.key, given));
+      return Error(say("{} cannot be {}. It can be true or false.", row.key, given));
     case SettingKind::choice:
-      return Error(fmt::format("{} cannot be {}. It can be {}.", row.key, given, fmt::join(row.choices, ", ")));
+      return Error(
+          say("{} cannot be {}. It can be {}.", row.key, given, fmt::format("{}", fmt::join(row.choices, ", "))));
     case SettingKind::text:
       break;
   }
-  return Error(fmt::format("{} has to be text.", row.key));
+  return Error(say("{} has to be text.", row.key));
 }
 
 bool fits(const SettingRow& row, const SettingValue& value) {
@@ -80,7 +81,7 @@ const SettingRow& settingRow(std::string_view key) {
   auto found = rows.find(key);
   if (found == rows.end()) found = rows.find(presentName(key));
   if (found == rows.end())
-    throw Error(fmt::format("There is no setting called {}. meek-trellis-cli settings lists them all.", key));
+    throw Error(say("There is no setting called {}. meek-trellis-cli settings lists them all.", key));
   return *found->second;
 }
 
@@ -158,7 +159,7 @@ nlohmann::json Settings::toJson() const {
 }
 
 void Settings::readJson(const nlohmann::json& values) {
-  if (!values.is_object()) throw Error("Settings have to be a JSON object of keys and values.");
+  if (!values.is_object()) throw Error(say("Settings have to be a JSON object of keys and values."));
   for (const auto& [key, value] : values.items()) set(key, settingFrom(key, value));
 }
 

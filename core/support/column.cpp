@@ -197,7 +197,8 @@ class ColumnBuilder {
   // The interface takes half a line of what is beside it: where it is thin, or ragged from layer to layer, no line
   // would lie there else.
   Polygons withRim(const Polygons& interface, const Polygons& reach) const {
-    return interface.empty() || interface == reach ? interface : intersect(reach, grow(interface, rules_.lineWidth / 2));
+    if (interface.empty() || interface == reach) return interface;
+    return intersect(reach, grow(interface, rules_.lineWidth / 2));
   }
 
   // A slab thicker than a nozzle can print becomes several of equal height.

@@ -4,8 +4,6 @@
 #include "core/trial/contact_class.hpp"
 #include "core/trial/starts.hpp"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <cmath>
 #include <numeric>
@@ -47,9 +45,9 @@ class Printer {
       }
     if (!room.isEmpty() && room.sizes().maxCoeff() > widestPlate)
       throw Error(
-          fmt::format("The beads of this G-code lie {:.0f} mm apart, more than any plate is wide. Check its units and "
-                      "its G92 commands.",
-                      room.sizes().maxCoeff()));
+          say("The beads of this G-code lie {:.0f} mm apart, more than any plate is wide. Check its units and "
+              "its G92 commands.",
+              room.sizes().maxCoeff()));
     return room.isEmpty() ? Box2(Vec2::Zero(), Vec2::Ones()) : room;
   }
 

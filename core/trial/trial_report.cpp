@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/trial/trial_report.hpp"
 
-#include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
 #include <numeric>
@@ -67,27 +66,24 @@ nlohmann::json reportOf(const TrialPrint& trial) {
           {"filament", filament},
           {"layers", trial.tops.size()},
           {"ignored", trial.ignored},
-          {"verdict", verdictOf(trial)}};
+          {"verdict", verdictOf(trial).english()}};
 }
 
-std::string verdictOf(const TrialPrint& trial) {
+Sentence verdictOf(const TrialPrint& trial) {
   const double air = trial.partLength[static_cast<std::size_t>(ContactClass::air)];
-  if (std::accumulate(trial.length.begin(), trial.length.end(), 0.0) <= 0) return "It lays no bead at all.";
-  std::string words;
-  if (!trial.starts.empty())
-    words = fmt::format("{} {} in mid-air, first at {:.2f} mm height.",
-                        trial.starts.size() == 1 ? "One place" : fmt::format("{} places", trial.starts.size()),
-                        trial.starts.size() == 1 ? "begins" : "begin", trial.starts.front().at.z());
+  if (std::accumulate(trial.length.begin(), trial.length.end(), 0.0) <= 0) return say("It lays no bead at all.");
+  Sentence words;
+  if (const std::size_t starts = trial.starts.size(); starts > 0)
+    words = starts == 1
+                ? say("One place begins in mid-air, first at {:.2f} mm height.", trial.starts.front().at.z())
+                : say("{} places begin in mid-air, first at {:.2f} mm height.", starts, trial.starts.front().at.z());
   if (air >= worthSaying)
-    words += fmt::format("{}{:.1f} mm of the part's lines print on air, {:.2f} %.", words.empty() ? "" : " ", air,
-                         trial.onAir() * 100);
-  const bool soundlyHeld = words.empty();
+    words = words + say("{:.1f} mm of the part's lines print on air, {:.2f} %.", air, trial.onAir() * 100);
   if (const double sags = trial.partLength[static_cast<std::size_t>(ContactClass::sagging)]; sags >= worthSagging)
-    words += fmt::format("{}{:.0f} mm of the part's lines sag, with under a third of their width carried.",
-                         soundlyHeld ? "" : " ", sags);
+    words = words + say("{:.0f} mm of the part's lines sag, with under a third of their width carried.", sags);
   if (trial.supportOnAir >= worthOfSupport)
-    words += fmt::format("{}{:.0f} mm of support print on air.", words.empty() ? "" : " ", trial.supportOnAir);
-  return words.empty() ? "Nothing would print on air." : words;
+    words = words + say("{:.0f} mm of support print on air.", trial.supportOnAir);
+  return words.empty() ? say("Nothing would print on air.") : words;
 }
 
 }  // namespace trellis

@@ -12,6 +12,6 @@ namespace trellis {
 nlohmann::json reportOf(const TrialPrint& trial);
 
 // "Nothing would print on air." or what would, and where first.
-std::string verdictOf(const TrialPrint& trial);
+Sentence verdictOf(const TrialPrint& trial);
 
 }  // namespace trellis

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The second language is complete, and says what the first says.
 #include "app/theme/language.hpp"
+#include "app/theme/spoken.hpp"
 #include "core/assess/comparison.hpp"
 #include "core/learn/bench_notes.hpp"
 #include "core/release/hand_move.hpp"
@@ -15,6 +16,9 @@
 #include <QRegularExpression>
 #include <QTranslator>
 #include <QXmlStreamReader>
+
+#include <filesystem>
+#include <set>
 
 namespace trellis::test {
 namespace {
@@ -92,6 +96,66 @@ TEST(Translations, WordsOfTheCoreAreTranslated) {
   for (const FigureRow& row : figureRows()) expect(row.label);
   for (const Scar scar : {Scar::smooth, Scar::striped, Scar::rough, Scar::fused, Scar::nicked}) expect(nameOf(scar));
   for (const CameOff how : {CameOff::byHand, CameOff::pliers, CameOff::stayed, CameOff::fellOff}) expect(nameOf(how));
+}
+
+// What the core says, read from its sources: the words of every say("…"), but those that are nothing but holes.
+std::set<std::string> wordsThatAreSaid() {
+  static const QRegularExpression said(R"re(\bsay\(\s*((?:"(?:[^"\\]|\\.)*"\s*)+))re"),
+      quoted(R"re("((?:[^"\\]|\\.)*)")re"), hole(R"(\{[^}]*\})"), letter("[A-Za-z]");
+  std::set<std::string> all;
+  for (const auto& file : std::filesystem::recursive_directory_iterator(TRELLIS_APP "/../core")) {
+    if (!file.is_regular_file()) continue;
+    for (auto one = said.globalMatch(QString::fromStdString(readFile(file.path()))); one.hasNext();) {
+      QString words;
+      for (auto part = quoted.globalMatch(one.next().captured(1)); part.hasNext();) words += part.next().captured(1);
+      words.replace("\\\"", "\"");
+      if (QString(words).remove(hole).contains(letter)) all.insert(words.toStdString());
+    }
+  }
+  return all;
+}
+
+TEST(Translations, SentencesOfTheCoreAreTranslatedWithAllThatFillsThem) {
+  QTranslator german;
+  ASSERT_TRUE(german.load(translationFile("de")));
+  static const QRegularExpression hole(R"(\{[0-9]*(:[^}]*)?\})");
+  const auto holesOf = [](const QString& words) {
+    QStringList specs;
+    for (auto one = hole.globalMatch(words); one.hasNext();) specs << one.next().captured(1).remove(":l");
+    specs.sort();
+    return specs;
+  };
+  const std::set<std::string> all = wordsThatAreSaid();
+  EXPECT_GT(all.size(), 400u);
+  for (const std::string& words : all) {
+    const QString translated = german.translate("core", words.c_str());
+    EXPECT_FALSE(translated.isEmpty()) << words;
+    EXPECT_EQ(holesOf(translated), holesOf(QString::fromStdString(words))) << words;
+  }
+}
+
+TEST(Translations, FindingsAndErrorsAreSpokenInIt) {
+  QTranslator german;
+  ASSERT_TRUE(german.load(translationFile("de")));
+  QCoreApplication::installTranslator(&german);
+  const QLocale before;
+  QLocale::setDefault(QLocale("de_DE"));
+  const BuildPtr built = build(projectOf(table(30, 10, 2), {{"support.on", false}}));
+  ASSERT_FALSE(built->findings.empty());
+  for (const Finding& finding : built->findings) {
+    EXPECT_NE(spoken(finding.message).toStdString(), finding.message.english());
+    EXPECT_NE(spoken(finding.detail).toStdString(), finding.detail.english());
+  }
+  EXPECT_EQ(spoken(nameOf(ChangeSetting{"support.gap.above", 0.25})), "Abstand oben 0,25 mm");
+  try {
+    readFile("/nowhere/at/all.stl");
+    ADD_FAILURE();
+  } catch (const Error& error) {
+    EXPECT_TRUE(spoken(error).startsWith("/nowhere/at/all.stl konnte nicht geöffnet werden: "))
+        << qPrintable(spoken(error));
+  }
+  QLocale::setDefault(before);
+  QCoreApplication::removeTranslator(&german);
 }
 
 TEST(Translations, TheWindowSpeaksIt) {

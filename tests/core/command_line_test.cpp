@@ -24,7 +24,8 @@ TEST(CommandLine, PerformsEveryDecision) {
   writeFileAtomically(folder / "solid.stl", writeStl(*sphere({0, 0, 0}, 4, 20, 40)));
   // The part is dropped in the middle of the plate, 250 × 210 mm: its box of 24 × 20 mm begins at (113, 95).
   writeFileAtomically(folder / "ops.json", fmt::format(R"([
-    {{"do":"mark","as":"enforce","with":"ball","path":[[120,100,12],[124,100,12]],"radius":1,"keep_to_overhangs":true,"stop_at_creases":true,"crease":25}},
+    {{"do":"mark","as":"enforce","with":"ball","path":[[120,100,12],[124,100,12]],"radius":1,
+      "keep_to_overhangs":true,"stop_at_creases":true,"crease":25}},
     {{"do":"mark","as":"block","with":"sight","at":[130,105,12],"eye":[130,105,-80],"radius":1}},
     {{"do":"mark","as":"enforce","with":"face","at":[113,105,5],"crease":15}},
     {{"do":"mark","as":"none","with":"face","at":[113,105,5]}},
@@ -35,12 +36,14 @@ TEST(CommandLine, PerformsEveryDecision) {
     {{"do":"mark","as":"block","with":"ball","at":[125,97,12],"radius":1,"twin":{{"at":[125,105,0],"normal":[0,1,0]}}}},
     {{"do":"clean_face","at":[125,95,13],"crease":10}},
     {{"do":"zone","as":"keep_clear","shape":"mesh","file":"{}","center":[134,98,3],"size":[2,2,2]}},
-    {{"do":"zone","as":"enforce","shape":"slab","center":[0,0,12],"size":[1,1,2],"lean":20,"set":{{"support.gap.above":0.4}}}},
+    {{"do":"zone","as":"enforce","shape":"slab","center":[0,0,12],"size":[1,1,2],"lean":20,
+      "set":{{"support.gap.above":0.4}}}},
     {{"do":"copy_zone","zone":0}},
     {{"do":"change_zone","zone":2,"as":"block","center":[134,110,12],"size":[2,2,2],"rotate":[0,0,30]}},
     {{"do":"zone","as":"block","shape":"ball","center":[0,0,0],"size":[1,1,1]}}, {{"do":"remove_zone","zone":3}},
     {{"do":"prop","at":[120,110,12],"width":2.5}}, {{"do":"prop","at":[130,110,12]}},
-    {{"do":"change_prop","prop":1,"width":5,"at":[131,110,12],"set":{{"support.body.spacing":0.9}}}}, {{"do":"remove_prop","prop":0}},
+    {{"do":"change_prop","prop":1,"width":5,"at":[131,110,12],"set":{{"support.body.spacing":0.9}}}},
+    {{"do":"remove_prop","prop":0}},
     {{"do":"site","at":[127,105,12],"choice":"enforce","set":{{"support.gap.above":0.3}}}},
     {{"do":"remove","at":[131,110,6],"reach":"column","width":4}}])",
                                                        folder / "solid.stl"));

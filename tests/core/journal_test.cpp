@@ -28,7 +28,7 @@ ProjectPtr tableProject() { return performed(*projectOf(table(30, 10, 2)), Chang
 
 LayMark dab(int number) {
   LayMark lay;
-  lay.stroke = BallStroke{{Vec3(40 + number % 20, 40 + number / 20 % 20, 10)}, 1.2};
+  lay.stroke = BallStroke{{Vec3(52 + number % 20, 52 + number / 20 % 20, 10)}, 1.2};
   return lay;
 }
 

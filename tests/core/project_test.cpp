@@ -98,18 +98,18 @@ TEST(History, WhatIsTriedOutIsNoStepUntilItIsKeptOrWorkedOnWith) {
   PlacePart turn;
   turn.turn = Vec3(90, 0, 0);
   const ProjectPtr turned = performed(*first, turn);
-  history.preview("turn", turned);
+  history.preview(say("turn"), turned);
   EXPECT_EQ(history.now(), turned);
   EXPECT_TRUE(history.isSaved());
   history.undo();  // leaves it
   EXPECT_EQ(history.now(), first);
   EXPECT_EQ(history.redoName(), "");
-  history.preview("turn", turned);
+  history.preview(say("turn"), turned);
   history.keepPreview();
   EXPECT_FALSE(history.isPreviewing());
   EXPECT_EQ(history.undoName(), "turn");
   history.undo();
-  history.preview("turn", turned);
+  history.preview(say("turn"), turned);
   history.perform(ballAt({55, 55, 0}, 2));
   EXPECT_EQ(history.undoName(), "enforce stroke");
   history.undo();

@@ -157,7 +157,7 @@ TEST(Comparison, TellsWhatIsOtherwise) {
   const BuildPtr now = build(other);
   EXPECT_THAT(differencesInWords(*plain, *other),
               testing::UnorderedElementsAre(testing::HasSubstr("gap above 0.2 → 0.24 mm"),
-                                            testing::HasSubstr("1 site blocked more")));
+                                            testing::HasSubstr("part: sites blocked 0 → 1")));
   const std::vector<ChangedPlace> places = changedPlaces(*plain, *before, *other, *now);
   ASSERT_FALSE(places.empty());
   EXPECT_FALSE(places[0].gained());

@@ -26,7 +26,9 @@ TEST(Gcode, EveryLineIsWordsOrAComment) {
 
 TEST(Gcode, CommentsFollowOurGrammar) {
   const std::regex grammar(
-      R"(^; (meek-trellis [0-9.]+|@version code=[A-Z]{6}|@setup machine=".*" filament=".*" print=".*"|@layer index=[0-9]+ z=[0-9.]+ height=[0-9.]+ kind=(part|support)|@feature [a-z.]+ width=[0-9.]+|@part ".*"|@piece [0-9]+|@summary \{.*\})$)");
+      R"(^; (meek-trellis [0-9.]+|@version code=[A-Z]{6}|@setup machine=".*" filament=".*" print=".*"|)"
+      R"(@layer index=[0-9]+ z=[0-9.]+ height=[0-9.]+ kind=(part|support)|@feature [a-z.]+ width=[0-9.]+|)"
+      R"(@part ".*"|@piece [0-9]+|@summary \{.*\})$)");
   std::istringstream text(gcodeOf(tableProject()));
   std::string line;
   std::size_t layers = 0;
