@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/scene/layer_switches.hpp"
 
+#include "app/theme/spoken.hpp"
 #include "app/theme/theme.hpp"
 
 #include <QComboBox>
@@ -122,7 +123,7 @@ void LayerSwitches::refresh() {
 }
 
 void LayerSwitches::setLegend(const Spread& spread) {
-  least_->setText(QString::number(spread.least, 'f', look_.flows ? 1 : 0));
+  least_->setText(inFigures(spread.least, look_.flows ? 1 : 0));
   most_->setText((look_.flows ? tr("%1 mm³/s") : tr("%1 mm/s")).arg(spread.most, 0, 'f', look_.flows ? 1 : 0));
   refresh();
 }

@@ -10,21 +10,23 @@ namespace trellis {
 
 void RestFrame::initialize() {
   initializeOpenGLFunctions();
-  program_ = shaderProgram("rest", "rest");
   copying_ = shaderProgram("rest", "kept");
+  finding_ = shaderProgram("rest", "rest");
+  laying_ = shaderProgram("rest", "shade");
   nothing_.create();
 }
 
 void RestFrame::destroy() {
-  for (Layer* layer : {&large_, &kept_}) {
+  for (Layer* layer : {&large_, &kept_, &shade_}) {
     if (layer->frame) glDeleteFramebuffers(1, &layer->frame);
     if (layer->picture) glDeleteTextures(1, &layer->picture);
     if (layer->depth) glDeleteTextures(1, &layer->depth);
     *layer = {};
   }
   nothing_.destroy();
-  program_.reset();
   copying_.reset();
+  finding_.reset();
+  laying_.reset();
 }
 
 void RestFrame::resize(Layer& layer, const QSize& size) {
@@ -52,6 +54,7 @@ void RestFrame::resize(Layer& layer, const QSize& size) {
 
 void RestFrame::begin(const QSize& size) {
   resize(kept_, size);
+  resize(shade_, size);
   resize(large_, size * fineness);
   glBindFramebuffer(GL_FRAMEBUFFER, large_.frame);
   glLineWidth(static_cast<float>(fineness));
@@ -78,26 +81,50 @@ void RestFrame::copy(const Layer& from, int times) {
   glDepthFunc(GL_LEQUAL);
 }
 
+// The larger picture's depths are bound as texture 1.
+void RestFrame::findShade(const Camera& camera) {
+  finding_->bind();
+  finding_->setUniformValue("depth", 1);
+  const auto [near, far] = camera.depths();
+  finding_->setUniformValue("depths", QVector2D(static_cast<float>(near), static_cast<float>(far)));
+  finding_->setUniformValue("spread", static_cast<float>(camera.millimetresPerPixel(1)));
+  nothing_.bind();
+  glDrawArrays(GL_TRIANGLES, 0, 3);
+  nothing_.release();
+  finding_->release();
+}
+
+void RestFrame::layShade(const QColor& ink) {
+  glActiveTexture(GL_TEXTURE0);
+  glBindTexture(GL_TEXTURE_2D, shade_.picture);
+  laying_->bind();
+  laying_->setUniformValue("shade", 0);
+  laying_->setUniformValue("ink", QVector3D(static_cast<float>(ink.redF()), static_cast<float>(ink.greenF()),
+                                            static_cast<float>(ink.blueF())));
+  glEnable(GL_BLEND);
+  glBlendFunc(GL_ONE, GL_SRC_ALPHA);
+  nothing_.bind();
+  glDrawArrays(GL_TRIANGLES, 0, 3);
+  nothing_.release();
+  glDisable(GL_BLEND);
+  laying_->release();
+}
+
 void RestFrame::end(const Camera& camera, const QColor& ink, const QRect& solid) {
   glLineWidth(1);
+  glBindFramebuffer(GL_FRAMEBUFFER, shade_.frame);
+  glClearColor(1, 0, 0, 1);  // bright and without an outline, beside what is looked at
+  glClear(GL_COLOR_BUFFER_BIT);
   glBindFramebuffer(GL_FRAMEBUFFER, kept_.frame);
   copy(large_, static_cast<int>(fineness));
   glDepthMask(GL_FALSE);
+  glDisable(GL_DEPTH_TEST);
   glEnable(GL_SCISSOR_TEST);  // nothing else has outlines or hollows
   glScissor(solid.x(), solid.y(), solid.width(), solid.height());
-  program_->bind();
-  program_->setUniformValue("picture", 0);
-  program_->setUniformValue("depth", 1);
-  const auto [near, far] = camera.depths();
-  program_->setUniformValue("depths", QVector2D(static_cast<float>(near), static_cast<float>(far)));
-  program_->setUniformValue("spread", static_cast<float>(camera.millimetresPerPixel(1)));
-  program_->setUniformValue("ink", QVector3D(static_cast<float>(ink.redF()), static_cast<float>(ink.greenF()),
-                                             static_cast<float>(ink.blueF())));
-  nothing_.bind();
-  glDisable(GL_DEPTH_TEST);
-  glDrawArrays(GL_TRIANGLES, 0, 3);
-  nothing_.release();
-  program_->release();
+  glBindFramebuffer(GL_FRAMEBUFFER, shade_.frame);
+  findShade(camera);
+  glBindFramebuffer(GL_FRAMEBUFFER, kept_.frame);
+  layShade(ink);
   glDisable(GL_SCISSOR_TEST);
   glDepthMask(GL_TRUE);
 }

@@ -37,9 +37,12 @@ class RestFrame : protected QOpenGLFunctions_3_3_Core {
   void resize(Layer& layer, const QSize& size);
   void copy(const Layer& from, int times);
 
-  std::unique_ptr<QOpenGLShaderProgram> program_, copying_;
+  void findShade(const Camera& camera);
+  void layShade(const QColor& ink);
+
+  std::unique_ptr<QOpenGLShaderProgram> copying_, finding_, laying_;
   QOpenGLVertexArrayObject nothing_;
-  Layer large_, kept_;
+  Layer large_, kept_, shade_;
 };
 
 }  // namespace trellis

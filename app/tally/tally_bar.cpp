@@ -246,7 +246,7 @@ void TallyBar::refresh() {
       filamentWords_.front() +=
           difference(now.support, pinned_->support,
                      tr("%1 g of it support").arg(std::abs(now.support - pinned_->support), 0, 'f', 1));
-    cost += difference(now.cost, pinned_->cost, QString::number(std::abs(now.cost - pinned_->cost), 'f', 2));
+    cost += difference(now.cost, pinned_->cost, inFigures(std::abs(now.cost - pinned_->cost), 2));
     if (std::abs(now.removal - pinned_->removal) >= 1)
       removal += difference(now.removal, pinned_->removal, durationWords(std::abs(now.removal - pinned_->removal)));
   }

@@ -17,4 +17,10 @@ QString spoken(const Sentence& sentence) {
 
 QString spoken(const std::exception& error) { return spoken(sentenceOf(error)); }
 
+QString inFigures(double value, int decimals) {
+  QLocale locale;
+  locale.setNumberOptions(QLocale::OmitGroupSeparator);
+  return locale.toString(value, 'f', decimals);
+}
+
 }  // namespace trellis

@@ -14,5 +14,6 @@ namespace trellis {
 QString spoken(const std::string& words);
 QString spoken(const Sentence& sentence);  // figures as the locale has them
 QString spoken(const std::exception& error);
+QString inFigures(double value, int decimals);  // as the locale writes it, with nothing between thousands
 
 }  // namespace trellis

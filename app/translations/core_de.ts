@@ -3192,28 +3192,48 @@
     <translation>{} Blätter ohne Dicke</translation>
 </message>
 <message>
-    <source>dropped doubled or flat facets: {}</source>
-    <translation>doppelte oder flache Facetten entfernt: {}</translation>
+    <source>dropped 1 doubled or flat facet</source>
+    <translation>1 doppelte oder flache Facette entfernt</translation>
 </message>
 <message>
-    <source>joined seam edges: {}</source>
-    <translation>Nähte geschlossen: {}</translation>
+    <source>dropped {} doubled or flat facets</source>
+    <translation>{} doppelte oder flache Facetten entfernt</translation>
+</message>
+<message>
+    <source>joined 1 seam edge</source>
+    <translation>1 Naht geschlossen</translation>
+</message>
+<message>
+    <source>joined {} seam edges</source>
+    <translation>{} Nähte geschlossen</translation>
 </message>
 <message>
     <source>wrapped everything in a new skin</source>
     <translation>alles in eine neue Haut gehüllt</translation>
 </message>
 <message>
-    <source>dropped stray specks: {}</source>
-    <translation>lose Splitter entfernt: {}</translation>
+    <source>dropped 1 stray speck</source>
+    <translation>1 loser Splitter entfernt</translation>
 </message>
 <message>
-    <source>filled holes: {}</source>
-    <translation>Löcher gefüllt: {}</translation>
+    <source>dropped {} stray specks</source>
+    <translation>{} lose Splitter entfernt</translation>
 </message>
 <message>
-    <source>turned facets: {}</source>
-    <translation>Facetten gewendet: {}</translation>
+    <source>filled 1 hole</source>
+    <translation>1 Loch gefüllt</translation>
+</message>
+<message>
+    <source>filled {} holes</source>
+    <translation>{} Löcher gefüllt</translation>
+</message>
+<message>
+    <source>turned 1 facet</source>
+    <translation>1 Facette gewendet</translation>
+</message>
+<message>
+    <source>turned {} facets</source>
+    <translation>{} Facetten gewendet</translation>
 </message>
 <message>
     <source>Nothing would be left of this mesh. Export it again from where it was drawn.</source>

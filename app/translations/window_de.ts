@@ -1409,7 +1409,7 @@ anderes Filament bei Schicht %L1, %L2 mm</translation>
     </message>
     <message>
         <source>%1° is held up</source>
-        <translation>%L1° wird gehalten</translation>
+        <translation>%L1° gehalten</translation>
     </message>
     <message>
         <source>%1° prints</source>

@@ -2,6 +2,7 @@
 #include "app/widgets/figure_bars.hpp"
 
 #include "app/tally/tally_bar.hpp"
+#include "app/theme/spoken.hpp"
 #include "app/theme/theme.hpp"
 
 #include <QPainter>
@@ -24,9 +25,7 @@ struct Chart {
   Bar (*barOf)(const VariantFigures&);
 };
 
-QString fixed(double value, int decimals, const char* unit) {
-  return QString::number(value, 'f', decimals) + " " + unit;
-}
+QString fixed(double value, int decimals, const char* unit) { return inFigures(value, decimals) + " " + unit; }
 
 const std::vector<Chart>& charts() {
   static const std::vector<Chart> all{{QObject::tr("time"),

@@ -57,7 +57,7 @@ QString upperFirst(QString words) {
 QString costWords(const RemedyCost& cost) {
   QStringList words;
   const auto add = [&](double value, int decimals, const QString& unit) {
-    const QString figure = QString::number(std::abs(value), 'f', decimals);
+    const QString figure = inFigures(std::abs(value), decimals);
     if (figure.toDouble() != 0) words << (value > 0 ? "+" : "−") + figure + " " + unit;
   };
   add(cost.grams, 1, "g");

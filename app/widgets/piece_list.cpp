@@ -95,7 +95,7 @@ void PieceList::refresh() {
     const Settings& settings = shown.project->settings;
     auto* row = new Row(list_);
     const auto figure = [&](int column, double value, int decimals) {
-      row->setText(column, QString::number(value, 'f', decimals));
+      row->setText(column, inFigures(value, decimals));
       row->setData(column, Qt::UserRole, value);
       row->setTextAlignment(column, Qt::AlignRight | Qt::AlignVCenter);
     };

@@ -49,7 +49,7 @@ QString PreviewBar::changes() const {
                             shown.project->parts[static_cast<std::size_t>(part)]->mesh;
   if (sameMesh) {
     const auto words = [](const Shown& s) {
-      return QString::number(grams(s.build->tally.support(), s.project->settings), 'f', 1);
+      return inFigures(grams(s.build->tally.support(), s.project->settings), 1);
     };
     return tr("support %1 g, before %2 g").arg(words(shown), words(before_));
   }

@@ -50,9 +50,9 @@ void RemovalList::refresh() {
   if (!build) return;
   for (std::size_t k = 0; k < build->removal->steps.size(); ++k) {
     const RemovalStep& step = build->removal->steps[k];
-    auto* row = new QTreeWidgetItem(
-        this, {QString::number(k + 1), QString::number(step.piece + 1), QString::number(step.seconds, 'f', 0),
-               step.withPliers ? tr("pliers") : tr("hand"), wordsOf(step)});
+    auto* row =
+        new QTreeWidgetItem(this, {QString::number(k + 1), QString::number(step.piece + 1), inFigures(step.seconds, 0),
+                                   step.withPliers ? tr("pliers") : tr("hand"), wordsOf(step)});
     for (int column = 0; column < 3; ++column) row->setTextAlignment(column, Qt::AlignRight | Qt::AlignVCenter);
     QString tip = wordsOf(step);
     if (step.force > 0)

@@ -5,6 +5,7 @@
 #include "app/theme/theme.hpp"
 
 #include <QKeyEvent>
+#include <QLocale>
 #include <QMouseEvent>
 #include <QPainter>
 
@@ -86,7 +87,7 @@ void SweepPlot::paintEvent(QPaintEvent*) {
   painter.rotate(-90);
   painter.drawText(QRectF(-height() + bottom, 1, height() - top - bottom, 14), Qt::AlignHCenter, nameOf(row(1)));
   painter.restore();
-  const auto figure = [](double v) { return QString::number(v, 'g', 4); };
+  const auto figure = [](double v) { return QLocale().toString(v, 'g', 4); };
   const auto [x0, x1] = rangeOf(0);
   const auto [y0, y1] = rangeOf(1);
   painter.drawText(QRectF(left, height() - bottom + 2, 60, 14), Qt::AlignLeft, figure(x0));

@@ -3,6 +3,7 @@
 
 #include "core/settings/rules.hpp"
 
+#include "app/theme/spoken.hpp"
 #include "app/widgets/thumbnail_image.hpp"
 
 #include <QComboBox>
@@ -44,25 +45,25 @@ constexpr Order orders[] = {
     {QT_TRANSLATE_NOOP("trellis::TurningStrip", "steadiest"), [](const ShownTurning& t) { return t.deflection; }},
 };
 
-QString squareCentimetres(double mm2) { return QString::number(mm2 / 100, 'f', 1) + " cm²"; }
+QString squareCentimetres(double mm2) { return inFigures(mm2 / 100, 1) + " cm²"; }
 
-QString squareMillimetres(double mm2) { return QString::number(mm2, 'f', 1) + " mm²"; }
+QString squareMillimetres(double mm2) { return inFigures(mm2, 1) + " mm²"; }
 
 QString figuresOf(const ShownTurning& shown, bool hasSeen) {
   const Turning& t = shown.turning;
   const auto row = [](const QString& name, const QString& value) {
     return QString("<tr><td>%1&nbsp;&nbsp;</td><td align='right'>%2</td></tr>").arg(name, value);
   };
-  return "<table>" + row(QObject::tr("support, about"), QString::number(t.supportVolume / 1000, 'f', 1) + " cm³") +
+  return "<table>" + row(QObject::tr("support, about"), inFigures(t.supportVolume / 1000, 1) + " cm³") +
          row(QObject::tr("hanging"), squareCentimetres(t.hanging)) +
          row(QObject::tr("scarred"), squareCentimetres(t.scarred)) +
          (hasSeen ? row(QObject::tr("scarred where it is seen"), squareMillimetres(t.seenScarred)) : QString()) +
          row(QObject::tr("on the plate"), squareCentimetres(t.contact)) +
-         row(QObject::tr("height"), QString::number(t.height, 'f', 1) + " mm") +
+         row(QObject::tr("height"), inFigures(t.height, 1) + " mm") +
          row(QObject::tr("stepped faces"), squareCentimetres(t.stepped)) +
          (hasSeen ? row(QObject::tr("stepped where it is seen"), squareMillimetres(t.seenStepped)) : QString()) +
          row(QObject::tr("thin and leaning: curls, and breaks easily"), squareCentimetres(t.thin)) +
-         row(QObject::tr("sways under 1 N by"), QString::number(shown.deflection, 'f', 2) + " mm") +
+         row(QObject::tr("sways under 1 N by"), inFigures(shown.deflection, 2) + " mm") +
          row(QObject::tr("plate holds against"), shown.safetyFactor > 99
                                                      ? QObject::tr("over 99 N")
                                                      : QObject::tr("%1 N").arg(shown.safetyFactor, 0, 'f', 1)) +
@@ -135,7 +136,7 @@ void TurningStrip::refresh() {
   for (const std::size_t i : shown_)
     list_->addItem(new QListWidgetItem(
         QIcon(QPixmap::fromImage(imageOf(turnings[i].picture, hangsBeyond(view_.settingsInHand())))),
-        QString::number(turnings[i].turning.supportVolume / 1000, 'f', 1) + " cm³"));
+        inFigures(turnings[i].turning.supportVolume / 1000, 1) + " cm³"));
   find_->setEnabled(view_.selectedPart() >= 0);
   for (QWidget* widget : std::initializer_list<QWidget*>{list_, order_, figures_})
     widget->setVisible(!turnings.empty());

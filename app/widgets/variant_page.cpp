@@ -23,7 +23,7 @@ namespace {
 
 constexpr int rowHeight = 21;
 
-QString valueWords(const FigureRow& row, double value) { return QString::number(value, 'f', row.decimals); }
+QString valueWords(const FigureRow& row, double value) { return inFigures(value, row.decimals); }
 
 }  // namespace
 
@@ -273,9 +273,8 @@ void VariantPage::refreshChosen() {
   if (side == base || !side->build || !base->build) return;
   changed_ = changedPlaces(*base->variant.project, *base->build, *side->variant.project, *side->build);
   for (const ChangedPlace& place : changed_) {
-    auto* row =
-        new QTreeWidgetItem(places_, {(place.gained() ? "+ " : "− ") + QString::fromStdString(place.name),
-                                      QString::number(place.before, 'f', 2), QString::number(place.now, 'f', 2)});
+    auto* row = new QTreeWidgetItem(places_, {(place.gained() ? "+ " : "− ") + QString::fromStdString(place.name),
+                                              inFigures(place.before, 2), inFigures(place.now, 2)});
     for (const int column : {1, 2}) row->setTextAlignment(column, Qt::AlignRight | Qt::AlignVCenter);
   }
 }

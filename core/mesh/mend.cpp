@@ -52,6 +52,8 @@ MeshPtr meshOf(const Surface& surface) {
   return meshFromCorners(corners);
 }
 
+Sentence counted(std::size_t count, const Sentence& one, const Sentence& many) { return count == 1 ? one : many; }
+
 class Mender {
  public:
   Mender(const TriangleMesh& mesh, const Progress& progress) : mesh_(mesh), progress_(progress) {}
@@ -62,14 +64,15 @@ class Mender {
     Soup soup = soupOf(mesh_, leftOut);
     const std::size_t before = soup.facets.size();
     processing::repair_polygon_soup(soup.points, soup.facets);
-    if (soup.facets.size() < before)
-      result_.done.push_back(say("dropped doubled or flat facets: {}", before - soup.facets.size()));
+    if (const std::size_t dropped = before - std::min(before, soup.facets.size()); dropped > 0)
+      result_.done.push_back(
+          counted(dropped, say("dropped 1 doubled or flat facet"), say("dropped {} doubled or flat facets", dropped)));
     progress_.check();
     processing::orient_polygon_soup(soup.points, soup.facets);
     Surface surface;
     processing::polygon_soup_to_polygon_mesh(soup.points, soup.facets, surface);
     if (const std::size_t joined = processing::stitch_borders(surface))
-      result_.done.push_back(say("joined seam edges: {}", joined));
+      result_.done.push_back(counted(joined, say("joined 1 seam edge"), say("joined {} seam edges", joined)));
     fillHoles(surface);
     turnOutward(meshOf(surface));
     return finished();
@@ -93,7 +96,8 @@ class Mender {
       ++count;
       for (const std::uint32_t f : shell.facets) leftOut[f] = true;
     }
-    if (count > 0) result_.done.push_back(say("dropped stray specks: {}", count));
+    if (count > 0)
+      result_.done.push_back(counted(count, say("dropped 1 stray speck"), say("dropped {} stray specks", count)));
   }
 
   void fillHoles(Surface& surface) {
@@ -106,7 +110,7 @@ class Mender {
       processing::triangulate_hole(surface, border, std::back_inserter(facets));
       filled += !facets.empty();
     }
-    if (filled > 0) result_.done.push_back(say("filled holes: {}", filled));
+    if (filled > 0) result_.done.push_back(counted(filled, say("filled 1 hole"), say("filled {} holes", filled)));
   }
 
   // Repairing may have turned whole shells; which way is out is decided here, by what they enclose.
@@ -116,7 +120,8 @@ class Mender {
       for (const std::uint32_t f : shell.flipped) std::swap(facets[f][1], facets[f][2]);
     std::size_t flippedBefore = 0;
     for (const Shell& shell : findShells(mesh_, findTopology(mesh_))) flippedBefore += shell.flipped.size();
-    if (flippedBefore > 0) result_.done.push_back(say("turned facets: {}", flippedBefore));
+    if (flippedBefore > 0)
+      result_.done.push_back(counted(flippedBefore, say("turned 1 facet"), say("turned {} facets", flippedBefore)));
     result_.mesh = makeMesh(mesh->vertices, std::move(facets));
   }
 

@@ -65,7 +65,7 @@ TEST_F(CompareTest, TheTableTellsWhatTwoVariantsCost) {
   EXPECT_NEAR(figure(0), first.figures.body, 0.006);
   EXPECT_NEAR(figure(1), second.figures.body, 0.006);
   EXPECT_LT(figure(1), figure(0));
-  EXPECT_TRUE(window.findChild<QLabel*>("variantDifferences")->text().contains("1 site blocked more"));
+  EXPECT_TRUE(window.findChild<QLabel*>("variantDifferences")->text().contains("sites blocked 0 → 1"));
   auto* places = window.findChild<QTreeWidget*>("changedPlaces");
   ASSERT_GE(places->topLevelItemCount(), 1);
   EXPECT_EQ(places->topLevelItem(0)->text(2), "0.00");

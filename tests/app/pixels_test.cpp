@@ -117,6 +117,22 @@ TEST_F(PixelTest, BordersHaveNoStairsAtRest) {
   EXPECT_GT(between(fine), 100);
 }
 
+// Shade is found by looking along other ways at each of four pixels, and nobody is to see which: no pixel is alone
+// among neighbours that are alike.
+TEST_F(PixelTest, ShadeIsEvenAtRest) {
+  open(together({box({0, 0, 0}, {40, 10, 40}), box({44, 4, 0}, {45, 5, 40})}));
+  look(-60, 25);
+  const QImage image = picture(true);
+  const auto grey = [&](int x, int y) { return qGray(image.pixel(x, y)); };
+  int alone = 0;
+  for (int y = 1; y + 1 < image.height(); ++y)
+    for (int x = 1; x + 1 < image.width(); ++x) {
+      const auto [low, high] = std::minmax({grey(x - 1, y), grey(x + 1, y), grey(x, y - 1), grey(x, y + 1)});
+      alone += high - low < 8 && std::abs(grey(x, y) - (low + high) / 2) > 12;
+    }
+  EXPECT_LT(alone, 30);
+}
+
 // The finer picture stays while the pointer goes about, and until something of it is another.
 TEST_F(PixelTest, TheFinePictureIsKeptUnderTheHand) {
   open(table(40, 15, 3));

@@ -1,5 +1,6 @@
 #version 330 core
-// A picture again, with its depths, so that something can still be drawn before and behind what it shows.
+// A picture again, with its depths, so that something can still be drawn before and behind what it shows. From one that
+// is twice as large: between four pixels, so all of them.
 in vec2 at;
 uniform sampler2D picture, depth;
 uniform int times;  // pixels of it for each that is drawn

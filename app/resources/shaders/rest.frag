@@ -1,10 +1,9 @@
 #version 330 core
-// From a picture twice as large, with its depths: one without stairs, with outlines and with hollows in shade.
+// From the depths of a picture twice as large: how bright each pixel is, dark in hollows, and how much of an outline.
 in vec2 at;
-uniform sampler2D picture, depth;
+uniform sampler2D depth;
 uniform vec2 depths;   // mm, of the nearest and the farthest that is drawn
 uniform float spread;  // mm across a pixel of this picture, for each mm of distance
-uniform vec3 ink;
 out vec4 colour;
 ivec2 middle;
 float raw(ivec2 away) {
@@ -13,7 +12,6 @@ float raw(ivec2 away) {
 float distanceOf(float d) { return depths.x * depths.y / (depths.y - d * (depths.y - depths.x)); }
 void main() {
   middle = ivec2(gl_FragCoord.xy) * 2;
-  vec3 base = texture(picture, at).rgb;  // between four pixels, so all of them
   float here = raw(ivec2(0)), z = distanceOf(here);
   // Raw depths are even over a plane, however it lies: what is uneven is an edge, or a hollow.
   float mm = z * z * (depths.y - depths.x) / (depths.x * depths.y);
@@ -26,7 +24,8 @@ void main() {
   float hollow = 0.0;
   const ivec2 ways[7] = ivec2[7](ivec2(7, 2), ivec2(-2, 7), ivec2(9, 12), ivec2(-12, 9), ivec2(23, 3), ivec2(-9, 22),
                                  ivec2(17, -17));
-  // Each of four neighbouring pixels looks along ways of its own, or a thin branch would cast as many stripes.
+  // Each of four neighbouring pixels looks along ways of its own, or a thin branch would cast as many stripes; who lays
+  // the shade takes the mean of the four.
   ivec2 place = ivec2(gl_FragCoord.xy) & 1;
   float turn = float(place.x * 2 + place.y) * 0.3927;
   mat2 turned = mat2(cos(turn), sin(turn), -sin(turn), cos(turn));
@@ -39,5 +38,5 @@ void main() {
     float apart = max(abs(distanceOf(a) - z), abs(distanceOf(b) - z)) / reach;
     if (here < 1.0) hollow += clamp(nearer, 0.0, 0.8) * (1.0 - smoothstep(1.2, 3.2, apart));
   }
-  colour = vec4(mix(base * (1.0 - 0.2 * min(hollow, 2.0)), ink, 0.42 * edge), 1.0);
+  colour = vec4(1.0 - 0.2 * min(hollow, 2.0), edge, 0.0, 1.0);
 }
