@@ -25,7 +25,19 @@ Store::~Store() {
   std::unique_lock lock(guard_);
   for (auto& [key, entry] : entries_)
     if (entry.progress) entry.progress->cancel();
-  changed_.wait(lock, [&] { return threads_ == 0; });
+  changed_.wait(lock, [&] { return running_.empty(); });
+  lock.unlock();
+  joinEnded();
+}
+
+// What a thread holds is let go at its very end, after its work: nobody may outlive the store, or even the program.
+void Store::joinEnded() {
+  std::vector<std::thread> ended;
+  {
+    const std::lock_guard lock(guard_);
+    ended.swap(ended_);
+  }
+  for (std::thread& thread : ended) thread.join();
 }
 
 Store::Value Store::begin(const char* name, Key key, const Progress& progress) {
@@ -69,6 +81,7 @@ void Store::drop(Key key) {
 }
 
 Store::Value Store::aside(const Order& order, const Progress& progress, std::function<Sized(const Progress&)> make) {
+  joinEnded();
   const Key key = order.key;
   std::unique_lock lock(guard_);
   bool waiting = false;
@@ -98,8 +111,8 @@ Store::Value Store::aside(const Order& order, const Progress& progress, std::fun
         told->fraction = fraction;
         told->stage = stage;
       });
-      ++threads_;
-      std::thread([this, order, own = entry.progress, make] { work(order, own, make); }).detach();
+      std::thread thread([this, order, own = entry.progress, make] { work(order, own, make); });
+      running_.emplace(thread.get_id(), std::move(thread));  // it ends under the guard, so not before this
     } else if (entry.progress) {
       entry.progress->keep();
     }
@@ -156,7 +169,7 @@ void Store::work(const Order& order, const std::shared_ptr<Progress>& own,
     }
   }
   const std::lock_guard lock(guard_);
-  --threads_;
+  ended_.push_back(std::move(running_.extract(std::this_thread::get_id()).mapped()));
   changed_.notify_all();
 }
 

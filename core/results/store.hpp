@@ -18,6 +18,7 @@
 #include <string_view>
 #include <thread>
 #include <unordered_map>
+#include <vector>
 
 namespace trellis {
 
@@ -139,6 +140,7 @@ class Store {
   static void passOn(Told& told, const Progress& progress);
   void work(const Order& order, const std::shared_ptr<Progress>& own,
             const std::function<Sized(const Progress&)>& make);
+  void joinEnded();
   void shrink();
 
   const std::size_t budget_;
@@ -149,7 +151,8 @@ class Store {
   std::map<Key, std::exception_ptr> failed_;  // what was made aside and threw, until whoever waits has taken it
   std::size_t bytes_ = 0;
   std::uint64_t clock_ = 0;
-  int threads_ = 0;
+  std::map<std::thread::id, std::thread> running_;
+  std::vector<std::thread> ended_;  // until somebody waits for their very end
 };
 
 }  // namespace trellis

@@ -35,6 +35,29 @@ const Recipe<std::vector<int>, Question> answers{"answers", answer};
 int failing(const Question&, const Progress&) { throw Error("There is no answer."); }
 const Recipe<int, Question> noAnswers{"no answers", failing};
 
+// Something a thread holds to its very end, and takes a while to let go of.
+std::atomic<bool> letGo = false;
+struct Held {
+  ~Held() {
+    std::this_thread::sleep_for(50ms);
+    letGo = true;
+  }
+};
+int holding(const Question&, const Progress&) {
+  thread_local Held held;
+  (void)held;
+  return 1;
+}
+const Recipe<int, Question> heldAnswers{"held answers", holding};
+
+TEST(Store, NoThreadOfItOutlivesIt) {
+  {
+    Store store;
+    store.getAside(heldAnswers, {1}, Progress());
+  }
+  EXPECT_TRUE(letGo);
+}
+
 TEST(Store, MakesAValueOnceAndCounts) {
   Store store;
   asked = 0;
