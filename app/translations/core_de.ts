@@ -3579,5 +3579,17 @@
     <source>holds no facet, only points or lines. Export it as a mesh of facets.</source>
     <translation>enthält keine Facette, nur Punkte oder Linien. Als Netz aus Facetten exportieren.</translation>
 </message>
+<message>
+    <source>this is no machine, filament or print; it wants a kind and a name.</source>
+    <translation>Das ist weder Maschine noch Filament noch Druck; es braucht eine Art und einen Namen.</translation>
+</message>
+<message>
+    <source>it was written by a newer version. Get that version, or write it anew from there.</source>
+    <translation>Es wurde von einer neueren Fassung geschrieben. Jene Fassung besorgen, oder es von dort neu schreiben.</translation>
+</message>
+<message>
+    <source>a name has 1 to {} bytes; this one has {}.</source>
+    <translation>Ein Name hat 1 bis {} Bytes; dieser hat {}.</translation>
+</message>
 </context>
 </TS>

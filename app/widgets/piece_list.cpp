@@ -29,7 +29,9 @@ class Row : public QTreeWidgetItem {
 };
 
 QString tipOf(const Piece& piece, const PieceFigures& figures, double money) {
-  QString words = QObject::tr("%1 to %2 mm high; touches the part over %3 mm² above and %4 mm² below; filament for %5.")
+  QString words = QObject::tr(
+                      "%1 to %2 mm high; touches the part over %3 mm² above and %4 mm² below; "
+                      "filament for %5.")
                       .arg(piece.lowest, 0, 'f', 1)
                       .arg(piece.highest, 0, 'f', 1)
                       .arg(piece.contactAbove, 0, 'f', 0)

@@ -15,14 +15,14 @@ struct Finder {
   struct Words {
     Sentence message, detail;
   };
-  void add(const char* code, Severity severity, Words words, const Vec3& at, std::size_t part,
-           std::vector<Remedy> remedies = {}) {
-    found.push_back({code, severity, std::move(words.message), std::move(words.detail), at, static_cast<int>(part),
-                     std::move(remedies)});
-  }
   // Of the plate as a whole.
   void addToPlate(const char* code, Severity severity, Words words, const Vec3& at, std::vector<Remedy> remedies) {
     found.push_back({code, severity, std::move(words.message), std::move(words.detail), at, -1, std::move(remedies)});
+  }
+  void add(const char* code, Severity severity, Words words, const Vec3& at, std::size_t part,
+           std::vector<Remedy> remedies = {}) {
+    addToPlate(code, severity, std::move(words), at, std::move(remedies));
+    found.back().part = static_cast<int>(part);
   }
   // Of several places, the most serious first.
   void addAll(const char* code, Severity severity, Words words, std::vector<Vec3> places, std::size_t part,

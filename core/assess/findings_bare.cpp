@@ -144,8 +144,7 @@ void roundedFeet(Finder& f, std::size_t p) {
   f.addAll("rounded-foot", Severity::note,
            {say("{}: {:.0f} mm² at its rounded foot print without support.", f.name(p), total),
             say("It hangs less than a layer over what it stands on and widens by little, so its lines sag onto that. "
-                "Sinking "
-                "the part gives it a flat foot and a better hold.")},
+                "Sinking the part gives it a flat foot and a better hold.")},
            byWeight(found), p, remedies);
 }
 

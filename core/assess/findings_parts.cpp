@@ -240,13 +240,15 @@ void standing(Finder& f, std::size_t p) {
   const Vec3 at = bends ? shaky->at : loose->at;
   std::vector<Remedy> remedies;
   if (const HoldAdvice& advice = *part.holdAdvice; !advice.marks.empty()) {
-    std::vector<Sentence> heights;
-    for (const LayMark& mark : advice.marks)
-      heights.push_back(
-          say("{:.0f}", (std::get<BandStroke>(mark.stroke).from + std::get<BandStroke>(mark.stroke).to) / 2));
+    Sentence heights;
+    for (const LayMark& mark : advice.marks) {
+      const auto& band = std::get<BandStroke>(mark.stroke);
+      const Sentence height = say("{:.0f}", (band.from + band.to) / 2);
+      heights = heights.empty() ? height : say("{} and {}", heights, height);
+    }
     std::vector<Operation> steps(advice.marks.begin(), advice.marks.end());
     if (!f.rules(p).on) steps.push_back(f.setting(p, "support.on", true).steps.front());
-    remedies.push_back({say("hold it at {} mm", listed(heights, ", ")), steps});
+    remedies.push_back({say("hold it at {} mm", heights), steps});
   }
   if (slips && f.project.settings.number("brim.width") < 5)
     remedies.push_back(

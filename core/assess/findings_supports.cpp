@@ -244,8 +244,7 @@ void fragilePieces(Finder& f, std::size_t p) {
         {count == 1 ? say("{} may break where support is pulled off, at 1 piece.", f.name(p))
                     : say("{} may break where support is pulled off, at {} pieces.", f.name(p), count),
          say("It is weaker there than the support holds on. Widen the gap above or the interface's spacing, or support "
-             "the "
-             "place beside.")},
+             "the place beside.")},
         placeOf(f, *first), p, {looser});
 }
 

@@ -72,7 +72,9 @@ StructureAdvice adviseFor(const Site& site, const TriangleMesh& placed) {
     return {Structure::normal,
             say("a flat ceiling of {:.0f} mm², under which branches would crowd and fuse", site.area)};
   if (site.area < small)
-    return {Structure::tree, say("small, {:.0f} mm², so that one or few tips carry it and peel off easily", site.area)};
+    return {Structure::tree, say("small, {:.0f} mm², so that one or few tips carry it "
+                                 "and peel off easily",
+                                 site.area)};
   if (flat <= mostlyFlat && site.high > high)
     return {Structure::tree,
             say("curved and {:.0f} mm up, so that branches save filament and touch little", site.high)};

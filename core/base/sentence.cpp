@@ -12,7 +12,7 @@ namespace trellis {
 
 namespace {
 
-const std::string asItIs = "{}";
+constexpr std::string_view asItIs = "{}";  // words of a text that is no template
 
 std::string filled(const Sentence::Filling& filling, const std::string& spec, const Sentence::Translated& translated,
                    char point) {
@@ -49,7 +49,9 @@ std::string filledIn(const std::string& words, const std::vector<Sentence::Filli
     std::size_t which = next++;
     std::from_chars(hole.data(), hole.data() + hole.size(), which);
     const std::size_t colon = hole.find(':');
-    if (which < fillings.size())
+    if (which >= fillings.size())
+      text += words.substr(i, end - i + 1);  // a name with a brace in it, say
+    else
       text += filled(fillings[which], colon == std::string::npos ? "" : hole.substr(colon + 1), translated, point);
     i = end;
   }
@@ -58,7 +60,7 @@ std::string filledIn(const std::string& words, const std::vector<Sentence::Filli
 
 }  // namespace
 
-Sentence::Sentence(std::string text) : Sentence(asItIs, {std::move(text)}) {}
+Sentence::Sentence(std::string text) : Sentence(std::string(asItIs), {std::move(text)}) {}
 
 Sentence::Sentence(std::string words, std::vector<Filling> fillings)
     : phrases_{{std::move(words), std::move(fillings)}} {
@@ -68,7 +70,8 @@ Sentence::Sentence(std::string words, std::vector<Filling> fillings)
 std::string Sentence::in(const Translated& translated, char point) const {
   std::string text;
   for (const Phrase& phrase : phrases_)
-    text += filledIn(phrase.words == asItIs ? asItIs : translated(phrase.words), phrase.fillings, translated, point);
+    text +=
+        filledIn(phrase.words == asItIs ? phrase.words : translated(phrase.words), phrase.fillings, translated, point);
   return text;
 }
 

@@ -20,7 +20,8 @@ constexpr double pointing = 1;  // mm a place may lie off the surface
 template <typename T>
 T& itemAt(std::vector<T>& items, std::size_t index, const Part& part, const char* what) {
   if (index >= items.size())
-    throw Error(say("{} has no {} {}; it has {}. They are counted from 0.", part.name, what, index, items.size()));
+    throw Error(
+        say("{} has no {} {}; it has {}. They are counted from 0.", part.name, sayWords(what), index, items.size()));
   return items[index];
 }
 

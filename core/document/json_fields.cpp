@@ -2,6 +2,7 @@
 #include "core/document/json_fields.hpp"
 
 #include <fmt/format.h>
+#include <nlohmann/json.hpp>
 
 #include <cmath>
 

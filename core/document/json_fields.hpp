@@ -6,7 +6,7 @@
 #include "core/base/error.hpp"
 #include "core/base/types.hpp"
 
-#include <nlohmann/json.hpp>
+#include <nlohmann/json_fwd.hpp>
 
 #include <optional>
 #include <string>

@@ -7,8 +7,6 @@
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
-#include <functional>
-
 namespace trellis {
 
 namespace {

@@ -163,8 +163,8 @@ BenchNote noteFromJson(const Json& json, const std::string& where) {
   } catch (const Json::exception&) {
     throw Error(say("{} is damaged: it cannot be understood as a note.", where));
   } catch (const Error& error) {
-    const std::string said = error.what();
-    throw Error(said.starts_with(where) ? said : where + " is damaged: " + said);
+    if (std::string_view(error.what()).starts_with(where)) throw;
+    throw Error(say("{} is damaged: {}", where, error.sentence()));
   }
 }
 

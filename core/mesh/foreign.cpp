@@ -151,7 +151,7 @@ std::vector<NamedMesh> readForeign(const std::filesystem::path& path, MeshFormat
       if (part.name.empty()) part.name = path.stem().string();
     return meshes;
   } catch (const Error& error) {
-    throw Error(say("{}: {}. Export it again.", name, error.what()));
+    throw Error(say("{}: {}. Export it again.", name, error.sentence()));
   }
 }
 

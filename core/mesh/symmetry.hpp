@@ -10,7 +10,7 @@ namespace trellis {
 
 struct Symmetry {
   Plane plane;     // mesh coordinates, through the middle of the surface's area
-  double fit = 0;  // 0–1: the share of the surface whose mirror image lies within a hundredth of the mesh's size of it
+  double fit = 0;  // 0–1: share of the surface whose mirror image lies within a hundredth of the mesh's size of it
 };
 
 // Tries principal and mesh axes and a spread of directions, then turns the best in ever smaller steps. The

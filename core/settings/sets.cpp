@@ -143,17 +143,17 @@ nlohmann::json toJson(const KeptSet& set) {
 }
 
 KeptSet setFromJson(const nlohmann::json& json, const std::string& where) {
-  const auto damaged = [&](const std::string& what) { return Error(say("{}: {}", where, what)); };
+  const auto damaged = [&](const Sentence& what) { return Error(say("{}: {}", where, what)); };
   if (!json.is_object() || !json.contains("kind") || !json["kind"].is_string() || !json.contains("name") ||
       !json["name"].is_string())
-    throw damaged("this is no machine, filament or print; it wants a kind and a name.");
+    throw damaged(say("this is no machine, filament or print; it wants a kind and a name."));
   const auto version = json.find("meek-trellis-set");
   if (version != json.end() && (!version->is_number_integer() || *version > fileVersion))
-    throw damaged("it was written by a newer version. Get that version, or write it anew from there.");
+    throw damaged(say("it was written by a newer version. Get that version, or write it anew from there."));
   KeptSet set;
   set.name = json["name"].get<std::string>();
   if (set.name.empty() || set.name.size() > longestName)
-    throw damaged(fmt::format("a name has 1 to {} bytes; this one has {}.", longestName, set.name.size()));
+    throw damaged(say("a name has 1 to {} bytes; this one has {}.", longestName, set.name.size()));
   try {
     set.kind = setKindNamed(json["kind"].get<std::string>());
     const nlohmann::json none = nlohmann::json::object();
@@ -165,7 +165,7 @@ KeptSet setFromJson(const nlohmann::json& json, const std::string& where) {
       checkFields(now, set.values[now] = settingFrom(now, value));
     }
   } catch (const Error& error) {
-    throw damaged(error.what());
+    throw damaged(error.sentence());
   }
   return set;
 }

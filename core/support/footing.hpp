@@ -30,8 +30,8 @@ double land(DescentStep& step, Polygons& reach, const Ground& ground);
 // The part's layer right over what a step carries, if the site has demand there.
 const Polygons* demandOver(const DemandSite& site, double top, const Ground& ground);
 
-// From the bottom up: what has nothing under it, or reaches more than beside(step) mm over it, is given up. Returns mm²
-// of demand lost so.
+// From the bottom up: what has nothing under it, or reaches more than beside(step) mm over it, is given up. Returns
+// mm² of demand lost so.
 double standOnSomething(std::vector<DescentStep>& steps, const DemandSite& site, const Ground& ground,
                         const std::function<double(const DescentStep&)>& beside);
 

@@ -12,8 +12,8 @@ namespace trellis {
 
 using Stages = std::vector<std::vector<Path>>;  // as in PathGroup
 
-// The lines of one region of a layer, island by island. Body lines run at 45° in every layer, so that they stand on one
-// another; graded and interface lines at 135°, across the body below and across the part's first cover above. An
+// The lines of one region of a layer, island by island. Body lines run at 45° in every layer, so that they stand on
+// one another; graded and interface lines at 135°, across the body below and across the part's first cover above. An
 // interface has one line around it, which keeps its border covered whatever the spacing; the body has its walls where
 // the piece ends. What is too thin for a loop gets a single line.
 // crossing is that of the layer, which crossed lines run by.

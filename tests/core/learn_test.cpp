@@ -206,7 +206,8 @@ TEST(Learnt, HoursAreCorrectedByTwoPrintsOrMore) {
   EXPECT_EQ(correction->prints, 3u);
 }
 
-// k = Σ(r·e) ÷ Σ(e²), from the normal equation of Σ(r − k·e)²; here (10·12 + 20·22 + 30·40 + 40·44 + 50·60) ÷ 5500.
+// k = Σ(r·e) ÷ Σ(e²), from the normal equation of Σ(r − k·e)²; here
+// (10·12 + 20·22 + 30·40 + 40·44 + 50·60) ÷ 5500.
 TEST(Learnt, RemovalIsRefittedFromFiveNotes) {
   std::vector<BenchNote> notes;
   const std::pair<double, double> pairs[] = {{10, 12}, {20, 22}, {30, 40}, {40, 44}, {50, 60}};

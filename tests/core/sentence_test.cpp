@@ -4,7 +4,7 @@
 
 #include <gmock/gmock.h>
 
-namespace trellis {
+namespace trellis::test {
 namespace {
 
 // A language in which everything is in capitals, but for what it does not know.
@@ -38,7 +38,10 @@ TEST(Sentence, SmallLettersAreEnglish) {
   EXPECT_EQ(setting.in(german, ','), "Abstand oben 0,25 mm");
 }
 
-TEST(Sentence, BracesThatAreMeantStay) { EXPECT_EQ(say("{{{}}} is open", "heat"), "{heat} is open"); }
+TEST(Sentence, BracesThatAreMeantStay) {
+  EXPECT_EQ(say("{{{}}} is open", "heat"), "{heat} is open");
+  EXPECT_EQ(sayWords("holds {0} of a{b}c"), "holds {0} of a{b}c") << "nothing is there to fill them";
+}
 
 TEST(Error, CarriesItsSentence) {
   try {
@@ -51,4 +54,4 @@ TEST(Error, CarriesItsSentence) {
 }
 
 }  // namespace
-}  // namespace trellis
+}  // namespace trellis::test

@@ -31,8 +31,8 @@ double giveAt(const Stability& stability, double z) {
 
 const StabilityRules rules{.stiffness = 2000, .adhesion = 0.5, .lineWidth = 0.45};
 
-// I = bh³/12 of a rectangle, whose corner has the stress 6M/bh² and 6M/b²h under a moment about either axis and no more
-// than both at right angles under any other; I = πr⁴/4 and W = πr³/4 of a circle.
+// I = bh³/12 of a rectangle, whose corner has the stress 6M/bh² and 6M/b²h under a moment about either axis and no
+// more than both at right angles under any other; I = πr⁴/4 and W = πr³/4 of a circle.
 TEST(Section, HasTheMomentsOfTheHandbook) {
   const SectionFigures slab = figuresOf(Polygons{rectangle({Vec2(10, 20), Vec2(18, 23)}).front()});
   EXPECT_NEAR(slab.least, 8 * 27.0 / 12, 1e-6);

@@ -49,8 +49,8 @@ TEST(TooSmall, AnEnforcerCarriesASpeckAllTheSame) {
   EXPECT_GT(build(enforced)->tally.support().volume, 0);
 }
 
-// By geometry a ball of radius r widens by √(2rh·1.5) − √(2rh·0.5) from the middle of the first layer to that of the
-// second: 0.57 mm for 3 mm, 1.04 mm for 10 mm; one and a half lines are 0.675 mm.
+// By geometry a ball of radius r widens by √(2rh·1.5) − √(2rh·0.5) from the middle of the first layer to that
+// of the second: 0.57 mm for 3 mm, 1.04 mm for 10 mm; one and a half lines are 0.675 mm.
 TEST(TooSmall, ARoundedFootSagsOntoThePlate) {
   const BuildPtr small = build(projectOf(sphere({0, 0, 3}, 3, 90, 120)));
   EXPECT_EQ(small->parts[0].sites->count(SiteClass::roundedFoot), 1u);

@@ -77,7 +77,8 @@ TEST(Marks, LiedOverOthersKeepTheirOwn) {
                  both = top->over(*below);
   EXPECT_NEAR(markedArea(*square, Affine::Identity(), *both, Mark::block),
               markedArea(*square, Affine::Identity(), *top, Mark::block), 1e-9);
-  // The lens two circles have in common, for equal radii r at distance d: 2 r² acos(d / 2r) − d / 2 √(4 r² − d²).
+  // The lens two circles have in common, for equal radii r at distance d:
+  // 2 r² acos(d / 2r) − d / 2 √(4 r² − d²).
   const double r = 4, d = std::sqrt(32.0),
                lens = 2 * r * r * std::acos(d / (2 * r)) - d / 2 * std::sqrt(4 * r * r - d * d);
   EXPECT_NEAR(markedArea(*square, Affine::Identity(), *both, Mark::enforce), pi * r * r - lens, 0.5);

@@ -67,8 +67,8 @@ TEST(Bodies, StayWithinThePartsOutline) {
   EXPECT_GT(beads, 100u);
 }
 
-// Under a cone that flares by 60°, with a gap above of half a layer: no bead of support comes nearer to the cone in its
-// own layer than the slope gap, whose radius there is known.
+// Under a cone that flares by 60°, with a gap above of half a layer: no bead of support comes nearer to the cone in
+// its own layer than the slope gap, whose radius there is known.
 TEST(SlopeGap, IsKeptFromTheWallOfTheSameLayer) {
   for (const double slope : {0.2, 0.4}) {
     const ProjectPtr project =

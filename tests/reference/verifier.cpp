@@ -103,8 +103,8 @@ class Verifier : PrintedPart {
                                                   : static_cast<double>(covered[k]) / static_cast<double>(demanded[k]));
   }
 
-  // The height of what a straight column under a place comes to stand on; −1 where it cannot be carried: within the gap
-  // of other surface on its way, without room, or over a ledge narrower than half a line.
+  // The height of what a straight column under a place comes to stand on; −1 where it cannot be carried: within the
+  // gap of other surface on its way, without room, or over a ledge narrower than half a line.
   double footing(const Vec2& p, std::size_t site, double under) const {
     if (under < 0.05) return -1;
     for (std::size_t l = site; l-- > 0;) {
