@@ -213,7 +213,7 @@ void compareProjects(Store& store, const std::vector<std::pair<std::string, Proj
 }
 
 std::size_t runSweep(Store& store, const ProjectPtr& project, const SweepSpec& spec, const SweepPlaces& places,
-                     bool json, const Progress& progress) {
+                     const Progress& progress) {
   const bool elsewhere = !places.jobsFile.empty() || !places.on.empty() || places.gather;
   if (elsewhere && places.folder.empty()) throw Error("Say in which folder the jobs may lie: --folder.");
   if (!places.on.empty() && places.on != "slurm")
@@ -235,7 +235,7 @@ std::size_t runSweep(Store& store, const ProjectPtr& project, const SweepSpec& s
     results = sweep(store, project, spec, progress);
   }
   keepSweep(project, spec, results, places);
-  if (json)
+  if (places.asJson)
     std::cout << sweepJson(spec, results).dump(2) << "\n";
   else
     printSweep(spec, results);

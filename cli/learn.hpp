@@ -19,9 +19,10 @@ struct SweepPlaces {
   std::string folder;    // for jobs
   bool gather = false;   // only gather what lies in the folder
   int atOnce = 0;        // jobs of an array at once; 0: as the cluster likes
+  bool asJson = false;   // print the table as JSON
 };
 // Returns how many combinations were not built.
 std::size_t runSweep(Store& store, const ProjectPtr& project, const SweepSpec& spec, const SweepPlaces& places,
-                     bool json, const Progress& progress);
+                     const Progress& progress);
 
 }  // namespace trellis

@@ -39,7 +39,9 @@ int runSweep(const Options& options) {
   for (const std::string& text : options.vary) spec.vary.push_back(axisFromText(text));
   for (const std::string& text : options.want) spec.want.push_back(wantFromText(text));
   for (const std::string& text : options.limits) spec.limits.push_back(limitFromText(text));
-  return runSweep(store, project, spec, options.sweep, options.json, bar.progress()) == 0 ? 0 : 1;
+  SweepPlaces places = options.sweep;
+  places.asJson = options.json;
+  return runSweep(store, project, spec, places, bar.progress()) == 0 ? 0 : 1;
 }
 
 LadderSpec ladderAsked(const Options& options) {

@@ -91,46 +91,45 @@ const Handle* handleAt(const std::vector<Handle>& handles, const Camera& camera,
   return best;
 }
 
-HandleDrag::HandleDrag(const Handle& handle, const Part& part, std::size_t index, const Camera& camera,
-                       const QPointF& pixel)
+HandleDrag::HandleDrag(const Handle& handle, const Held& held, const Pointer& pointer)
     : handle_(handle),
-      before_(part.placement),
-      low_(placedBounds(part.placement, *part.mesh).min().z()),
-      part_(index),
-      middle_(placedBounds(part.placement, *part.mesh).center()) {
-  start_ = measured(camera, pixel);
+      before_(held.part.placement),
+      low_(placedBounds(held.part.placement, *held.part.mesh).min().z()),
+      part_(held.index),
+      middle_(placedBounds(held.part.placement, *held.part.mesh).center()) {
+  start_ = measured(pointer);
 }
 
-HandleDrag::HandleDrag(const Handle& handle, const Part& part, std::size_t index, std::size_t zone, const Box3& near,
-                       const Camera& camera, const QPointF& pixel)
+HandleDrag::HandleDrag(const Handle& handle, const Held& held, std::size_t zone, const Box3& near,
+                       const Pointer& pointer)
     : handle_(handle),
       low_(0),
-      part_(index),
+      part_(held.index),
       zone_(zone),
-      zoneBefore_(figuresOf(part.zones[zone], transformOf(part.placement, *part.mesh))) {
-  middle_ = part.zones[zone].shape == ZoneShape::slab
+      zoneBefore_(figuresOf(held.part.zones[zone], transformOf(held.part.placement, *held.part.mesh))) {
+  middle_ = held.part.zones[zone].shape == ZoneShape::slab
                 ? Vec3(near.center().x(), near.center().y(), zoneBefore_.centre.z())
                 : zoneBefore_.centre;
-  start_ = measured(camera, pixel);
+  start_ = measured(pointer);
 }
 
-double HandleDrag::measured(const Camera& camera, const QPointF& pixel) const {
-  return handle_.kind == Handle::turn    ? around(camera, pixel)
-         : handle_.kind == Handle::scale ? away(camera, pixel)
-                                         : along(camera, pixel);
+double HandleDrag::measured(const Pointer& pointer) const {
+  return handle_.kind == Handle::turn    ? around(pointer)
+         : handle_.kind == Handle::scale ? away(pointer)
+                                         : along(pointer);
 }
 
 // Millimetres along the handle's axis where it passes nearest to the pointer's ray.
-double HandleDrag::along(const Camera& camera, const QPointF& pixel) const {
-  const Camera::Ray ray = camera.rayAt(pixel);
+double HandleDrag::along(const Pointer& pointer) const {
+  const Camera::Ray ray = pointer.camera.rayAt(pointer.pixel);
   const Vec3 axis = handle_.direction, d = ray.direction.normalized(), between = ray.origin - middle_;
   const double slant = axis.dot(d), spread = 1 - slant * slant;
   return spread < 1e-6 ? start_ : (axis.dot(between) - slant * d.dot(between)) / spread;
 }
 
 // Degrees around the handle's axis where the pointer's ray meets the ring's plane.
-double HandleDrag::around(const Camera& camera, const QPointF& pixel) const {
-  const Camera::Ray ray = camera.rayAt(pixel);
+double HandleDrag::around(const Pointer& pointer) const {
+  const Camera::Ray ray = pointer.camera.rayAt(pointer.pixel);
   const Vec3 axis = handle_.direction;
   const double towards = ray.direction.dot(axis);
   if (std::abs(towards) < 1e-3 * ray.direction.norm()) return start_;
@@ -139,56 +138,56 @@ double HandleDrag::around(const Camera& camera, const QPointF& pixel) const {
 }
 
 // Pixels from the part's middle.
-double HandleDrag::away(const Camera& camera, const QPointF& pixel) const {
-  const auto middle = camera.pixelOf(middle_);
-  return middle ? std::max(1.0, QLineF(*middle, pixel).length()) : 1.0;
+double HandleDrag::away(const Pointer& pointer) const {
+  const auto middle = pointer.camera.pixelOf(middle_);
+  return middle ? std::max(1.0, QLineF(*middle, pointer.pixel).length()) : 1.0;
 }
 
-double HandleDrag::turned(const Camera& camera, const QPointF& pixel, bool fine) const {
+double HandleDrag::turned(const Pointer& pointer, bool fine) const {
   const double step = fine ? 1 : 5;
-  return std::round((around(camera, pixel) - start_) / step) * step;
+  return std::round((around(pointer) - start_) / step) * step;
 }
 
-Operation HandleDrag::to(const Camera& camera, const QPointF& pixel, bool fine) const {
-  if (zone_) return zoned(camera, pixel, fine);
-  return placed(camera, pixel, fine);
+Operation HandleDrag::to(const Pointer& pointer, bool fine) const {
+  if (zone_) return zoned(pointer, fine);
+  return placed(pointer, fine);
 }
 
-ChangeZone HandleDrag::zoned(const Camera& camera, const QPointF& pixel, bool fine) const {
+ChangeZone HandleDrag::zoned(const Pointer& pointer, bool fine) const {
   constexpr double least = 0.2;  // mm
   ZoneFigures figures = zoneBefore_;
   if (handle_.kind == Handle::turn) {
     Vec3 about = Vec3::Zero();
-    about[handle_.axis] = turned(camera, pixel, fine);
+    about[handle_.axis] = turned(pointer, fine);
     figures.turn = degreesOf(turnOf(about) * turnOf(zoneBefore_.turn));
   } else if (handle_.kind == Handle::move) {
-    figures.centre[handle_.axis] += along(camera, pixel) - start_;
+    figures.centre[handle_.axis] += along(pointer) - start_;
   } else if (handle_.kind == Handle::scale) {
-    figures.size *= std::max(away(camera, pixel) / start_, 0.01);
+    figures.size *= std::max(away(pointer) / start_, 0.01);
     figures.size = figures.size.cwiseMax(least);
   } else {  // the opposite face stays where it is
-    const double longer = std::max(least, zoneBefore_.size[handle_.axis] + along(camera, pixel) - start_) -
-                          zoneBefore_.size[handle_.axis];
+    const double longer =
+        std::max(least, zoneBefore_.size[handle_.axis] + along(pointer) - start_) - zoneBefore_.size[handle_.axis];
     figures.size[handle_.axis] += longer;
     figures.centre += handle_.direction * longer / 2;
   }
   return ChangeZone{part_, *zone_, figures};
 }
 
-PlacePart HandleDrag::placed(const Camera& camera, const QPointF& pixel, bool fine) const {
+PlacePart HandleDrag::placed(const Pointer& pointer, bool fine) const {
   PlacePart place;
   place.part = part_;
   if (handle_.kind == Handle::move && handle_.axis == 2) {
-    place.lift = std::max(0.0, low_ + along(camera, pixel) - start_);
+    place.lift = std::max(0.0, low_ + along(pointer) - start_);
   } else if (handle_.kind == Handle::move) {
     place.position = before_.position;
-    (*place.position)[handle_.axis] += along(camera, pixel) - start_;
+    (*place.position)[handle_.axis] += along(pointer) - start_;
   } else if (handle_.kind == Handle::turn) {
     Vec3 about = Vec3::Zero();
-    about[handle_.axis] = turned(camera, pixel, fine);
+    about[handle_.axis] = turned(pointer, fine);
     place.turn = degreesOf(turnOf(about) * turnOf(before_.turn));
   } else {
-    place.scale = before_.scale * (away(camera, pixel) / start_);
+    place.scale = before_.scale * (away(pointer) / start_);
   }
   return place;
 }

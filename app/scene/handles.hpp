@@ -30,20 +30,27 @@ const Handle* handleAt(const std::vector<Handle>& handles, const Camera& camera,
 // A drag of one handle from where it was taken.
 class HandleDrag {
  public:
-  HandleDrag(const Handle& handle, const Part& part, std::size_t index, const Camera& camera, const QPointF& pixel);
-  HandleDrag(const Handle& handle, const Part& part, std::size_t index, std::size_t zone, const Box3& near,
-             const Camera& camera, const QPointF& pixel);
+  struct Held {
+    const Part& part;
+    std::size_t index;
+  };
+  struct Pointer {
+    const Camera& camera;
+    QPointF pixel;
+  };
+  HandleDrag(const Handle& handle, const Held& held, const Pointer& pointer);
+  HandleDrag(const Handle& handle, const Held& held, std::size_t zone, const Box3& near, const Pointer& pointer);
   // The part or zone as it should stand with the pointer here. With fine, turns go by single degrees instead of 5.
-  Operation to(const Camera& camera, const QPointF& pixel, bool fine) const;
+  Operation to(const Pointer& pointer, bool fine) const;
 
  private:
-  double along(const Camera& camera, const QPointF& pixel) const;
-  double around(const Camera& camera, const QPointF& pixel) const;
-  double away(const Camera& camera, const QPointF& pixel) const;
-  double measured(const Camera& camera, const QPointF& pixel) const;
-  PlacePart placed(const Camera& camera, const QPointF& pixel, bool fine) const;
-  ChangeZone zoned(const Camera& camera, const QPointF& pixel, bool fine) const;
-  double turned(const Camera& camera, const QPointF& pixel, bool fine) const;  // degrees
+  double along(const Pointer& pointer) const;
+  double around(const Pointer& pointer) const;
+  double away(const Pointer& pointer) const;
+  double measured(const Pointer& pointer) const;
+  PlacePart placed(const Pointer& pointer, bool fine) const;
+  ChangeZone zoned(const Pointer& pointer, bool fine) const;
+  double turned(const Pointer& pointer, bool fine) const;  // degrees
 
   Handle handle_;
   Placement before_;

@@ -29,8 +29,12 @@ void addRibbon(std::vector<LineVertex>& out, const Vec3& a, const Vec3& b, doubl
 }
 
 // A line as it is laid: as wide and as high as it is printed, rounded, lit from above.
-void addBead(std::vector<LineVertex>& out, const Vec3& a, const Vec3& b, double width, double height,
-             const QColor& tint) {
+struct Bead {
+  Vec3 a, b;
+  double width, height;  // mm
+};
+void addBead(std::vector<LineVertex>& out, const Bead& bead, const QColor& tint) {
+  const auto& [a, b, width, height] = bead;
   const Vec2 along = (b - a).head<2>();
   if (along.norm() <= 0) return;
   const Vec2 flat = Vec2(-along.y(), along.x()) / along.norm() * (width / 2);
@@ -128,7 +132,7 @@ std::vector<LineVertex> layerRibbons(const PrintLayer& layer, const LayerLook& l
       const double length = (b - a).norm();
       const bool ends = length >= left;
       if (ends && length > 0) b = a + (b - a) * (left / length);
-      if (drawn) addBead(out, a, b, run.width, run.height > 0 ? run.height : layer.top - layer.bottom, tint);
+      if (drawn) addBead(out, {a, b, run.width, run.height > 0 ? run.height : layer.top - layer.bottom}, tint);
       left -= length;
       if (!ends) continue;
       addNozzle(out, b);

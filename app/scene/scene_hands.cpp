@@ -83,14 +83,15 @@ void SceneView::describe(const std::optional<Hit>& hit, const std::optional<Supp
   const Shown& shown = builder_.shown();
   if (support && (!hit || support->distance < (hit->at - camera_.eye()).norm())) {
     const Use& use = shown.build->tally.pieces[support->piece];
-    return Q_EMIT pointedAt(tr("piece %1  ·  %2 mm high  ·  %3 g, %4 min  ·  %6, body from the %7 filament  ·  %5")
-                                .arg(support->piece + 1)
-                                .arg(support->at.z(), 0, 'f', 2)
-                                .arg(grams(use, document_.settings()), 0, 'f', 2)
-                                .arg(use.seconds / 60, 0, 'f', 1)
-                                .arg(spoken(whyPiece(*shown.build, support->piece)))
-                                .arg(spoken(nameOf(shown.build->pieces[support->piece].grade)))
-                                .arg(shown.build->pieces[support->piece].bodyTool == 0 ? tr("first") : tr("second")));
+    return Q_EMIT pointedAt(
+        tr("piece %1  ·  %2 mm high  ·  %3 g, %4 min  ·  %6, body from the %7 filament  ·  %5")
+            .arg(support->piece + 1)
+            .arg(support->at.z(), 0, 'f', 2)
+            .arg(grams(use, document_.settings()), 0, 'f', 2)
+            .arg(use.seconds / 60, 0, 'f', 1)
+            .arg(spoken(whyPiece(*shown.build, support->piece)))
+            .arg(spoken(nameOf(shown.build->pieces[support->piece].grade)))
+            .arg(shown.build->pieces[support->piece].bodyFilament == Filament::first ? tr("first") : tr("second")));
   }
   if (hand_.isSettling()) return Q_EMIT pointedAt(tr("Click the face that is to lie on the plate. Esc leaves it."));
   if (!hit) return Q_EMIT pointedAt(QString());
@@ -156,11 +157,12 @@ void SceneView::mousePressEvent(QMouseEvent* event) {
   if (support && hit && support->distance >= (hit->at - camera_.eye()).norm()) support.reset();
   if (handle) {
     const std::size_t selected = view_.selection().back();
-    const Part& part = *document_.project()->parts[selected];
+    const HandleDrag::Held held{*document_.project()->parts[selected], selected};
+    const HandleDrag::Pointer pointer{camera_, event->position()};
     if (view_.chosen().kind == Chosen::zone)
-      drag_.emplace(*handle, part, selected, view_.chosen().index, boundsOfPart(selected), camera_, event->position());
+      drag_.emplace(*handle, held, view_.chosen().index, boundsOfPart(selected), pointer);
     else
-      drag_.emplace(*handle, part, selected, camera_, event->position());
+      drag_.emplace(*handle, held, pointer);
     dragBegun_ = false;
   } else if (hand_.isSettling() && hit) {
     hand_.setSettling(false);
@@ -189,7 +191,7 @@ void SceneView::mouseMoveEvent(QMouseEvent* event) {
   } else if (wiping_ && event->buttons() & Qt::LeftButton) {
     view_.setWipe(event->position().x() / width());
   } else if (drag_ && event->buttons() & Qt::LeftButton) {
-    document_.perform(drag_->to(camera_, event->position(), event->modifiers() & Qt::ShiftModifier), dragBegun_);
+    document_.perform(drag_->to({camera_, event->position()}, event->modifiers() & Qt::ShiftModifier), dragBegun_);
     dragBegun_ = true;
     lightCovered();
   } else {

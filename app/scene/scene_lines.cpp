@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/scene/scene_lines.hpp"
 
+#include "core/overhang/too_small.hpp"
 #include "core/toolpath/adhesion.hpp"
 
 #include "app/theme/theme.hpp"
@@ -143,23 +144,15 @@ std::vector<LineVertex> bandLines(const Box3& around, double from, double to) {
   return out;
 }
 
-std::vector<FloatingStart> startsThatMatter(const PartBuild& part) {
-  std::vector<FloatingStart> starts;
-  for (const Site& site : part.sites->list)
-    if (site.siteClass == SiteClass::proper)
-      for (const std::size_t k : site.starts) starts.push_back(part.overhangs->starts[k]);
-  return starts;
-}
-
 std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera,
                                       const std::function<bool(std::size_t, const Vec3&)>& isShown) {
   std::vector<LineVertex> out;
   for (std::size_t p = 0; p < build.parts.size(); ++p)
-    for (const FloatingStart& start : startsThatMatter(build.parts[p])) {
-      if (!isShown(p, start.at)) continue;
-      const double depth = (start.at - camera.eye()).dot(camera.forward()),
+    for (const FloatingStart* start : startsThatMatter(*build.parts[p].sites, *build.parts[p].overhangs)) {
+      if (!isShown(p, start->at)) continue;
+      const double depth = (start->at - camera.eye()).dot(camera.forward()),
                    size = 6 * camera.millimetresPerPixel(depth);
-      const Vec3 at = start.at - camera.forward() * size, right = camera.right() * size, up = camera.up() * size;
+      const Vec3 at = start->at - camera.forward() * size, right = camera.right() * size, up = camera.up() * size;
       for (const Vec3& corner :
            {Vec3(at + up), Vec3(at - right), Vec3(at + right), Vec3(at - right), Vec3(at - up), Vec3(at + right)})
         out.push_back(lineVertex(corner, theme().floating));

@@ -26,8 +26,6 @@ std::vector<LineVertex> handleLines(const std::vector<Handle>& handles, const Ha
 std::vector<LineVertex> decisionLines(const Project& project, std::size_t selected, const std::vector<Chosen>& chosen);
 std::vector<LineVertex> planeLines(const Plane& plane, const Box3& around, const QColor& tint);
 std::vector<LineVertex> bandLines(const Box3& around, double from, double to);
-// Floating starts but those too small to matter.
-std::vector<FloatingStart> startsThatMatter(const PartBuild& part);
 // Filled diamonds that face the eye where something starts in the air: triangles.
 std::vector<LineVertex> startDiamonds(const Build& build, const Camera& camera,
                                       const std::function<bool(std::size_t, const Vec3&)>& isShown);

@@ -10,9 +10,13 @@
 
 namespace trellis {
 
-SceneOverlay::SceneOverlay(Document& document, Builder& builder, View& view, const Camera& camera,
-                           const std::vector<Handle>& handles, QWidget* parent)
-    : QWidget(parent), document_(document), builder_(builder), view_(view), camera_(camera), handles_(handles) {
+SceneOverlay::SceneOverlay(Document& document, Builder& builder, View& view, const Under& under, QWidget* parent)
+    : QWidget(parent),
+      document_(document),
+      builder_(builder),
+      view_(view),
+      camera_(under.camera),
+      handles_(under.handles) {
   setAttribute(Qt::WA_TransparentForMouseEvents);
   setAttribute(Qt::WA_NoSystemBackground);
   connect(&document, &Document::changed, this, qOverload<>(&QWidget::update));

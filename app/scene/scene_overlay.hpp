@@ -15,8 +15,12 @@ namespace trellis {
 class SceneOverlay : public QWidget {
   Q_OBJECT
  public:
-  SceneOverlay(Document& document, Builder& builder, View& view, const Camera& camera,
-               const std::vector<Handle>& handles, QWidget* parent);
+  // What of the scene it is drawn over.
+  struct Under {
+    const Camera& camera;
+    const std::vector<Handle>& handles;
+  };
+  SceneOverlay(Document& document, Builder& builder, View& view, const Under& under, QWidget* parent);
   void setLegend(const QStringList& words);  // one under the other in the corner; none without words
   const QStringList& legend() const { return legend_; }
 

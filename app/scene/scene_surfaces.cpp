@@ -180,7 +180,7 @@ std::vector<SurfaceVertex> supportSurface(const SupportSolid& solid, const std::
   const auto kindOf = [&](const SolidVertex& v) {
     if (v.kind == RegionKind::interfaceUpper) return 4.0f;
     if (v.kind == RegionKind::interfaceLower) return 11.0f;
-    if (v.piece < pieces.size() && pieces[v.piece].bodyTool == 1) return 12.0f;
+    if (v.piece < pieces.size() && pieces[v.piece].bodyFilament == Filament::second) return 12.0f;
     return v.kind == RegionKind::branch ? 13.0f : 3.0f;
   };
   std::vector<SurfaceVertex> out;

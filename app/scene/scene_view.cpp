@@ -53,7 +53,7 @@ SceneView::SceneView(Document& document, Builder& builder, View& view, Hand& han
       builder_(builder),
       view_(view),
       hand_(hand),
-      overlay_(new SceneOverlay(document, builder, view, camera_, handles_, this)),
+      overlay_(new SceneOverlay(document, builder, view, {camera_, handles_}, this)),
       switches_(new LayerSwitches(builder, view, this)) {
   setMouseTracking(true);
   setFocusPolicy(Qt::StrongFocus);

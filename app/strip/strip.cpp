@@ -3,6 +3,7 @@
 
 #include "app/scene/scene_lines.hpp"
 #include "core/overhang/lean.hpp"
+#include "core/overhang/too_small.hpp"
 
 #include <QHelpEvent>
 #include <QMouseEvent>
@@ -123,13 +124,13 @@ void Strip::measure() {
     }
   for (const PartBuild& part : shown.build->parts) {
     measureLeans(part);
-    for (const FloatingStart& start : startsThatMatter(part)) {
+    for (const FloatingStart* start : startsThatMatter(*part.sites, *part.overhangs)) {
       const bool bare = std::any_of(shown.build->findings.begin(), shown.build->findings.end(), [&](const Finding& f) {
         if (f.code != "floating-start") return false;
-        const auto isHere = [&](const Vec3& at) { return (at - start.at).norm() < 1e-6; };
+        const auto isHere = [&](const Vec3& at) { return (at - start->at).norm() < 1e-6; };
         return isHere(f.at) || std::any_of(f.places.begin(), f.places.end(), isHere);
       });
-      symbols_.push_back({start.at, bare});
+      symbols_.push_back({start->at, bare});
     }
   }
   for (const auto& column : shown.build->columns)

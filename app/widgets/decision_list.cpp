@@ -45,19 +45,14 @@ DecisionList::DecisionList(Document& document, Builder& builder, View& view, QWi
   refresh();
 }
 
-DecisionList::Triple DecisionList::addTriple(QGridLayout* grid, int row, const QString& name, const QString& unit,
-                                             double low, double high) {
-  grid->addWidget(new QLabel(name), row, 0);
+DecisionList::Triple DecisionList::addTriple(QGridLayout* grid, int row, const Figure& figure) {
+  grid->addWidget(new QLabel(figure.name), row, 0);
   Triple boxes{};
   for (int axis = 0; axis < 3; ++axis) {
-    auto* box = new QDoubleSpinBox;
-    box->setObjectName("zone" + name + QString("xyz").mid(axis, 1));
-    box->setRange(low, high);
-    box->setDecimals(1);
-    box->setSuffix(unit);
+    Figure along = figure;
+    along.name = "zone" + figure.name + QString("xyz").mid(axis, 1);
+    QDoubleSpinBox* box = figureBox(along);
     box->setButtonSymbols(QAbstractSpinBox::NoButtons);
-    box->setAlignment(Qt::AlignRight);
-    box->setKeyboardTracking(false);
     box->setMinimumWidth(62);
     grid->addWidget(box, row, axis + 1);
     boxes[static_cast<std::size_t>(axis)] = box;
@@ -70,9 +65,9 @@ QWidget* DecisionList::zoneFigures() {
   auto* grid = new QGridLayout(widget);
   grid->setContentsMargins(0, 0, 0, 0);
   grid->setHorizontalSpacing(4);
-  centre_ = addTriple(grid, 0, tr("Centre"), tr(" mm"), -10000, 10000);
-  size_ = addTriple(grid, 1, tr("Size"), tr(" mm"), 0.1, 4000);
-  turn_ = addTriple(grid, 2, tr("Turn"), "°", -360, 360);
+  centre_ = addTriple(grid, 0, {tr("Centre"), tr(" mm"), -10000, 10000});
+  size_ = addTriple(grid, 1, {tr("Size"), tr(" mm"), 0.1, 4000});
+  turn_ = addTriple(grid, 2, {tr("Turn"), "°", -360, 360});
   for (const Triple* triple : {&centre_, &size_, &turn_})
     for (QDoubleSpinBox* box : *triple)
       connect(box, &QDoubleSpinBox::valueChanged, this, [this] {

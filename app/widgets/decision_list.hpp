@@ -3,6 +3,7 @@
 // chosen (what they do, widths, settings, hiding, locking) is said of all.
 #pragma once
 
+#include "app/widgets/figure_box.hpp"
 #include "app/window/builder.hpp"
 #include "app/window/document.hpp"
 #include "app/window/view.hpp"
@@ -14,7 +15,6 @@
 
 class QCheckBox;
 class QComboBox;
-class QDoubleSpinBox;
 class QGridLayout;
 class QLabel;
 class QLineEdit;
@@ -31,7 +31,7 @@ class DecisionList : public QWidget {
 
  private:
   using Triple = std::array<QDoubleSpinBox*, 3>;
-  Triple addTriple(QGridLayout* grid, int row, const QString& name, const QString& unit, double low, double high);
+  Triple addTriple(QGridLayout* grid, int row, const Figure& figure);  // named as it is shown
   static QString zoneWords(const Zone& zone, std::size_t number);
   QWidget* zoneFigures();
   QWidget* propFigures();

@@ -216,11 +216,15 @@ class Section {
 };
 
 // The lines of one use from above, as they would be printed in a square of so many millimetres.
-void drawPlan(QPainter& painter, const Settings& settings, RegionKind kind, const QColor& colour, const QRectF& frame,
-              const QString& words) {
+struct Use {
+  RegionKind kind;
+  QColor colour;
+  QString words;
+};
+void drawPlan(QPainter& painter, const Settings& settings, const Use& use, const QRectF& frame) {
   constexpr double side = 12;  // mm
   const double perMm = frame.width() / side;
-  const PieceRegion region{0, kind, 0, rectangle({Vec2(0, 0), Vec2(side, side)})};
+  const PieceRegion region{0, use.kind, 0, rectangle({Vec2(0, 0), Vec2(side, side)})};
   painter.setPen(Qt::NoPen);
   painter.setBrush(theme().panel);
   painter.drawRect(frame);
@@ -232,12 +236,12 @@ void drawPlan(QPainter& painter, const Settings& settings, RegionKind kind, cons
         for (const Point& p : path.points)
           line << QPointF(frame.left() + toMm(p).x() * perMm, frame.bottom() - toMm(p).y() * perMm);
         if (path.closed) line << line.front();
-        painter.setPen(QPen(colour, path.width * perMm * 0.9, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
+        painter.setPen(QPen(use.colour, path.width * perMm * 0.9, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
         painter.drawPolyline(line);
       }
   painter.setPen(theme().quiet);
   painter.drawText(QRectF(frame.left() - 6, frame.bottom() + 1, frame.width() + 12, 16),
-                   Qt::AlignHCenter | Qt::AlignVCenter, words);
+                   Qt::AlignHCenter | Qt::AlignVCenter, use.words);
 }
 
 }  // namespace
@@ -260,7 +264,7 @@ void GapDrawing::paintEvent(QPaintEvent*) {
   Section(painter, settings, QRectF(0, 0, all.width(), all.height() - planSide - 2 * footer)).draw();
   const double top = all.height() - planSide - footer + 2, apart = (all.width() - 3 * planSide) / 4;
   const auto plan = [&](int column, RegionKind kind, const QColor& colour, const QString& words) {
-    drawPlan(painter, settings, kind, colour, {apart + column * (planSide + apart), top, planSide, planSide}, words);
+    drawPlan(painter, settings, {kind, colour, words}, {apart + column * (planSide + apart), top, planSide, planSide});
   };
   plan(0, RegionKind::interfaceUpper, theme().interface, tr("interface"));
   if (settings.whole("support.graded.layers") > 0)

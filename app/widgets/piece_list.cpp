@@ -106,7 +106,8 @@ void PieceList::refresh() {
     figure(2, use.seconds / 60, 1);
     row->setSizeHint(0, {0, 22});
     row->setText(3, spoken(nameOf(figures.grade)));
-    row->setText(4, (figures.bodyTool == 0 ? tr("first") : tr("second")) + (figures.chosen ? tr(", set") : QString()));
+    row->setText(4, (figures.bodyFilament == Filament::first ? tr("first") : tr("second")) +
+                        (figures.chosen ? tr(", set") : QString()));
     for (int column = 0; column < 5; ++column)
       row->setToolTip(column, tipOf(shown.build->support->pieces[i], figures, money(use, settings)));
   }

@@ -251,33 +251,32 @@ void Document::open(const QString& path, bool addToThis) {
     activity_.here([=, this] {
       if (!addToThis) trees_.clear();
       trees_.insert(trees_.end(), trees.begin(), trees.end());
-      takeRead(path, addToThis, edits, read.project, read.isProject, read.fromNewerVersion);
+      takeRead(path, addToThis, edits, read);
     });
   });
 }
 
-void Document::takeRead(const QString& path, bool addToThis, std::size_t edits, const ProjectPtr& read, bool isProject,
-                        bool newer) {
+void Document::takeRead(const QString& path, bool addToThis, std::size_t edits, const OpenedProject& read) {
   const QString name = QFileInfo(path).fileName();
   if (addToThis) {
-    perform(AddParts{read->parts});
+    perform(AddParts{read.project->parts});
   } else if (edits != edits_) {
     return activity_.fail(tr("%1 was not opened: this project was changed while it was being read, and would have been "
                              "replaced. Save what is here and open it again.")
                               .arg(name));
   } else {
-    readOnly_ = newer;
-    take(read, isProject ? path : QString(), isProject);
+    readOnly_ = read.fromNewerVersion;
+    take(read.project, read.isProject ? path : QString(), read.isProject);
   }
   Q_EMIT opened(path);
-  if (!addToThis && newer)
+  if (!addToThis && read.fromNewerVersion)
     activity_.fail(
         tr("%1 was saved by a newer Meek Trellis. It is open to look at; saving it here would lose what this "
            "version does not know.")
             .arg(name));
   double largest = 0;
-  for (const PartPtr& part : read->parts) largest = std::max(largest, part->mesh->bounds.sizes().maxCoeff());
-  if (!isProject && !isLikelySize(largest)) Q_EMIT oddlySized(largest);
+  for (const PartPtr& part : read.project->parts) largest = std::max(largest, part->mesh->bounds.sizes().maxCoeff());
+  if (!read.isProject && !isLikelySize(largest)) Q_EMIT oddlySized(largest);
 }
 
 bool Document::refusesToWrite() {

@@ -7,6 +7,7 @@
 #include "core/assess/thumbnail.hpp"
 #include "core/document/history.hpp"
 #include "core/document/journal.hpp"
+#include "core/document/project_file.hpp"
 #include "core/document/set_library.hpp"
 #include "core/results/store.hpp"
 
@@ -110,8 +111,7 @@ class Document : public QObject {
   void choose(const KeptSet& set);
   void take(ProjectPtr project, const QString& path, bool saved);
   void touched();
-  void takeRead(const QString& path, bool addToThis, std::size_t edits, const ProjectPtr& read, bool isProject,
-                bool newer);
+  void takeRead(const QString& path, bool addToThis, std::size_t edits, const OpenedProject& read);
   // From another thread: what was worked out from a project is shown as a preview if nothing else was done meanwhile.
   void offer(const ProjectPtr& from, const ProjectPtr& result, const Sentence& name, const QStringList& notes,
              const std::vector<std::uint32_t>& facets);

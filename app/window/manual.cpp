@@ -6,6 +6,7 @@
 #include <QDir>
 #include <QHBoxLayout>
 #include <QImage>
+#include <QLocale>
 #include <QRegularExpression>
 #include <QScrollBar>
 #include <QShortcut>
@@ -46,7 +47,9 @@ bool fits(const QString& pattern, const QString& name) {
 }  // namespace
 
 QString manualFolder() {
-  return QDir::cleanPath(QCoreApplication::applicationDirPath() + "/../share/meek-trellis/manual");
+  const QString all = QDir::cleanPath(QCoreApplication::applicationDirPath() + "/../share/meek-trellis/manual"),
+                own = all + "/" + QLocale().name().section('_', 0, 0);
+  return QDir(own).exists() ? own : all;
 }
 
 std::vector<ManualHeading> manualHeadings() {

@@ -19,7 +19,8 @@ struct ManualHeading {
   QStringList explains = {};
 };
 
-// Where the chapters lie, and what they are, in order. Empty where the manual does not lie beside the program.
+// Where the chapters lie in the window's language, English where it has none, and what they are, in order. Empty where
+// the manual does not lie beside the program.
 QString manualFolder();
 std::vector<ManualHeading> manualHeadings();
 // The heading that explains the first of the names that any explains; null where none does.

@@ -44,8 +44,9 @@ QString savedWords(const Shown& shown) {
   const auto& pieces = shown.build->pieces;
   if (std::none_of(pieces.begin(), pieces.end(), dissolve))
     return QObject::tr("%1 tool changes.").arg(shown.build->tally.toolChanges);
-  const auto held = std::count_if(pieces.begin(), pieces.end(),
-                                  [&](const PieceFigures& piece) { return dissolve(piece) && piece.bodyTool == 1; });
+  const auto held = std::count_if(pieces.begin(), pieces.end(), [&](const PieceFigures& piece) {
+    return dissolve(piece) && piece.bodyFilament == Filament::second;
+  });
   return QObject::tr(
              "%1 of %2 pieces keep a body that dissolves. The others' bodies from the first filament save %3; %4 "
              "tool changes.")

@@ -13,9 +13,8 @@
 
 namespace trellis {
 
-CompareSheet::CompareSheet(Document& document, Builder& builder, View& view, Activity& activity, const Bench& bench,
-                           QWidget* parent)
-    : Worksheet(tr("Compare"), document, view, parent) {
+CompareSheet::CompareSheet(Document& document, Builder& builder, View& view, Activity& activity, const Bench& bench)
+    : Worksheet(tr("Compare"), document, view, nullptr) {
   auto* line = new QHBoxLayout;
   line->setSpacing(4);
   pages_ = new QButtonGroup(this);

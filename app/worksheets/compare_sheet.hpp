@@ -27,8 +27,7 @@ struct Bench {
 class CompareSheet : public Worksheet {
   Q_OBJECT
  public:
-  CompareSheet(Document& document, Builder& builder, View& view, Activity& activity, const Bench& bench,
-               QWidget* parent = nullptr);
+  CompareSheet(Document& document, Builder& builder, View& view, Activity& activity, const Bench& bench);
   void showPage(int page);
   VariantPage& variants() { return *variants_; }
   PrintPage& prints() { return *prints_; }

@@ -148,16 +148,9 @@ void MarkSheet::addMarks() {
   });
 }
 
-QDoubleSpinBox* MarkSheet::addBox(QBoxLayout* line, const char* name, const QString& label, const QString& unit,
-                                  double low, double high, int decimals, const QString& help) {
+QDoubleSpinBox* MarkSheet::addBox(QBoxLayout* line, const QString& label, const Figure& figure, const QString& help) {
   if (!label.isEmpty()) line->addWidget(wrappingLabel("", label), 1);
-  auto* box = new QDoubleSpinBox;
-  box->setObjectName(name);
-  box->setRange(low, high);
-  box->setDecimals(decimals);
-  box->setSuffix(unit);
-  box->setAlignment(Qt::AlignRight);
-  box->setKeyboardTracking(false);
+  QDoubleSpinBox* box = figureBox(figure);
   box->setFixedWidth(92);
   box->setToolTip(help);
   line->addWidget(box);
@@ -170,12 +163,12 @@ void MarkSheet::addReach() {
   slider_ = new QSlider(Qt::Horizontal);
   slider_->setRange(0, sliderSteps);
   line->addWidget(slider_, 1);
-  size_ = addBox(line, "brushSize", "", tr(" mm"), smallest, largest, 1,
+  size_ = addBox(line, "", {"brushSize", tr(" mm"), smallest, largest, 1},
                  tr("How wide the brush is. Ctrl and wheel, or [ and ], change it too."));
   roundRows_ = boxed(line);
   column_->addWidget(roundRows_);
   auto* crease = new QHBoxLayout;
-  crease_ = addBox(crease, "crease", tr("Crease"), "°", 1, 90, 0,
+  crease_ = addBox(crease, tr("Crease"), {"crease", "°", 1, 90, 0},
                    tr("Edges that bend more than this end a face, and stop a stroke that is to stop at creases."));
   creaseRow_ = boxed(crease);
   column_->addWidget(creaseRow_);
@@ -227,7 +220,7 @@ void MarkSheet::addZoneAndProp() {
   zoneRows_ = boxed(column);
   column_->addWidget(zoneRows_);
   auto* prop = new QHBoxLayout;
-  propWidth_ = addBox(prop, "propWidth", tr("Width of the prop"), tr(" mm"), 0.8, 20, 1,
+  propWidth_ = addBox(prop, tr("Width of the prop"), {"propWidth", tr(" mm"), 0.8, 20, 1},
                       tr("How thick the next one is. Each can be changed afterwards."));
   propRow_ = boxed(prop);
   column_->addWidget(propRow_);
@@ -237,7 +230,7 @@ void MarkSheet::addZoneAndProp() {
   reach_->addItems({tr("a column or branch"), tr("the whole piece"), tr("everything but this piece")});
   remove->addWidget(reach_, 1);
   disc_ =
-      addBox(remove, "removeDisc", "", tr(" mm"), 1, 20, 1,
+      addBox(remove, "", {"removeDisc", tr(" mm"), 1, 20, 1},
              tr("How wide the disc is that is cut out of a support whose outline is close. A square column goes as it "
                 "is, a branch with all its tips."));
   removeRow_ = boxed(remove);
@@ -296,7 +289,7 @@ void MarkSheet::addWhole() {
   addSection(tr("On the whole part"));
   laid_ = addQuiet("");
   auto* lean = new QHBoxLayout;
-  above_ = addBox(lean, "above", tr("All that leans more than"), "°", 0, 89, 0,
+  above_ = addBox(lean, tr("All that leans more than"), {"above", "°", 0, 89, 0},
                   tr("Becomes ordinary marks that can be painted over."));
   above_->setValue(55);
   above_->setKeyboardTracking(true);

@@ -2,6 +2,7 @@
 // Mark: what the hand lays on the surface, zones and props, and what all of it amounts to.
 #pragma once
 
+#include "app/widgets/figure_box.hpp"
 #include "app/window/hand.hpp"
 #include "app/worksheets/worksheet.hpp"
 #include "core/support/decided.hpp"
@@ -10,7 +11,6 @@ class QBoxLayout;
 class QButtonGroup;
 class QCheckBox;
 class QComboBox;
-class QDoubleSpinBox;
 class QSlider;
 
 namespace trellis {
@@ -30,8 +30,7 @@ class MarkSheet : public Worksheet {
   void addTwin();
   void addZoneAndProp();
   void addWhole();
-  QDoubleSpinBox* addBox(QBoxLayout* line, const char* name, const QString& label, const QString& unit, double low,
-                         double high, int decimals, const QString& help);
+  QDoubleSpinBox* addBox(QBoxLayout* line, const QString& label, const Figure& figure, const QString& help);
   void change(const std::function<void(Brush&)>& how);
   void clear(Clearing what);
   void chooseSolid();

@@ -143,23 +143,23 @@ void PlaceSheet::addFigures() {
     figures_->setColumnStretch(axis + 1, 1);
   }
   column_->addLayout(figures_);
-  position_ = addTriple(tr("Position"), tr(" mm"), -10000, 10000, 2, 1, [this](int axis, double value) {
+  position_ = addTriple({tr("Position"), tr(" mm"), -10000, 10000, 2, 1}, [this](int axis, double value) {
     PlacePart change;
     change.position = part()->placement.position;
     (*change.position)[axis] = value;
     place(change);
   });
-  turn_ = addTriple(tr("Turn"), "°", -360, 360, 1, 15, [this](int axis, double value) {
+  turn_ = addTriple({tr("Turn"), "°", -360, 360, 1, 15}, [this](int axis, double value) {
     PlacePart change;
     change.turn = part()->placement.turn;
     (*change.turn)[axis] = value;
     place(change);
   });
-  measures_ = addTriple(tr("Size"), tr(" mm"), 0.01, 10000, 2, 1, [this](int axis, double value) {
+  measures_ = addTriple({tr("Size"), tr(" mm"), 0.01, 10000, 2, 1}, [this](int axis, double value) {
     const double now = part()->mesh->bounds.sizes()[axis] * std::abs(part()->placement.scale[axis]);
     if (now > 0) scaleTo(axis, value / now);
   });
-  scale_ = addTriple(tr("Scale"), " %", 0.1, 100000, 1, 5, [this](int axis, double value) {
+  scale_ = addTriple({tr("Scale"), " %", 0.1, 100000, 1, 5}, [this](int axis, double value) {
     scaleTo(axis, value / 100 / std::abs(part()->placement.scale[axis]));
   });
   inProportion_ = new QCheckBox(tr("in proportion"));
@@ -168,7 +168,7 @@ void PlaceSheet::addFigures() {
   column_->addWidget(inProportion_);
   auto* line = new QHBoxLayout;
   line->addWidget(new QLabel(tr("Lift")));
-  lift_ = addBox("lift", tr(" mm"), -1000, 1000, 2, 0.2);
+  lift_ = addBox({"lift", tr(" mm"), -1000, 1000, 2, 0.2});
   lift_->setToolTip(
       tr("From the plate to the part's lowest point. A lifted part stays up when it is turned; at 0 it rests on the "
          "plate."));
@@ -191,31 +191,24 @@ void PlaceSheet::addFigures() {
   column_->addLayout(line);
 }
 
-QDoubleSpinBox* PlaceSheet::addBox(const QString& name, const QString& unit, double low, double high, int decimals,
-                                   double step) {
-  auto* box = new QDoubleSpinBox;
-  box->setObjectName(name);
-  box->setRange(low, high);
-  box->setDecimals(decimals);
-  box->setSingleStep(step);
-  box->setSuffix(unit);
-  box->setAlignment(Qt::AlignRight);
-  box->setKeyboardTracking(false);
+QDoubleSpinBox* PlaceSheet::addBox(const Figure& figure) {
+  QDoubleSpinBox* box = figureBox(figure);
   box->setButtonSymbols(QAbstractSpinBox::NoButtons);
   box->setMinimumWidth(64);
   figureBoxes_.push_back(box);
   return box;
 }
 
-PlaceSheet::Triple PlaceSheet::addTriple(const QString& name, const QString& unit, double low, double high,
-                                         int decimals, double step, const std::function<void(int, double)>& changed) {
+PlaceSheet::Triple PlaceSheet::addTriple(const Figure& figure, const std::function<void(int, double)>& changed) {
   const int row = figures_->rowCount();
-  figures_->addWidget(new QLabel(name), row, 0);
+  figures_->addWidget(new QLabel(figure.name), row, 0);
   Triple boxes{};
   for (int axis = 0; axis < 3; ++axis) {
     const QString letter = QString("xyz").mid(axis, 1);
-    auto* box = addBox(name + letter, unit, low, high, decimals, step);
-    box->setAccessibleName(tr("%1 along %2").arg(name, letter));
+    Figure along = figure;
+    along.name += letter;
+    QDoubleSpinBox* box = addBox(along);
+    box->setAccessibleName(tr("%1 along %2").arg(figure.name, letter));
     figures_->addWidget(box, row, axis + 1);
     connect(box, &QDoubleSpinBox::valueChanged, this, [this, axis, changed](double value) {
       if (!refreshing_ && part()) changed(axis, value);

@@ -2,6 +2,7 @@
 // Place: the parts, how sound their meshes are, where and which way up each stands.
 #pragma once
 
+#include "app/widgets/figure_box.hpp"
 #include "app/window/hand.hpp"
 #include "app/worksheets/worksheet.hpp"
 
@@ -10,7 +11,6 @@
 
 class QBoxLayout;
 class QCheckBox;
-class QDoubleSpinBox;
 class QGridLayout;
 class QListWidget;
 class QPushButton;
@@ -33,9 +33,8 @@ class PlaceSheet : public Worksheet {
   void addFigures();
   QPushButton* addButton(QBoxLayout* line, const char* name, const QString& words, const QString& help,
                          const std::function<void()>& run);
-  QDoubleSpinBox* addBox(const QString& name, const QString& unit, double low, double high, int decimals, double step);
-  Triple addTriple(const QString& name, const QString& unit, double low, double high, int decimals, double step,
-                   const std::function<void(int, double)>& changed);
+  QDoubleSpinBox* addBox(const Figure& figure);
+  Triple addTriple(const Figure& figure, const std::function<void(int, double)>& changed);  // named as it is shown
   const Part* part() const;
   void forSelected(const std::function<Operation(std::size_t)>& operation);  // one step for all selected parts
   void place(PlacePart change);

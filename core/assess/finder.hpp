@@ -12,22 +12,23 @@ struct Finder {
   const Build& build;
   Findings found = {};
 
-  struct Words {
+  struct Said {
+    const char* code;
+    Severity severity;
     Sentence message, detail;
   };
   // Of the plate as a whole.
-  void addToPlate(const char* code, Severity severity, Words words, const Vec3& at, std::vector<Remedy> remedies) {
-    found.push_back({code, severity, std::move(words.message), std::move(words.detail), at, -1, std::move(remedies)});
+  void addToPlate(Said said, const Vec3& at, std::vector<Remedy> remedies) {
+    found.push_back(
+        {said.code, said.severity, std::move(said.message), std::move(said.detail), at, -1, std::move(remedies)});
   }
-  void add(const char* code, Severity severity, Words words, const Vec3& at, std::size_t part,
-           std::vector<Remedy> remedies = {}) {
-    addToPlate(code, severity, std::move(words), at, std::move(remedies));
+  void add(Said said, const Vec3& at, std::size_t part, std::vector<Remedy> remedies = {}) {
+    addToPlate(std::move(said), at, std::move(remedies));
     found.back().part = static_cast<int>(part);
   }
   // Of several places, the most serious first.
-  void addAll(const char* code, Severity severity, Words words, std::vector<Vec3> places, std::size_t part,
-              std::vector<Remedy> remedies = {}) {
-    add(code, severity, std::move(words), places.front(), part, std::move(remedies));
+  void addAll(Said said, std::vector<Vec3> places, std::size_t part, std::vector<Remedy> remedies = {}) {
+    add(std::move(said), places.front(), part, std::move(remedies));
     if (places.size() > 1) found.back().places = std::move(places);
   }
   const SupportRules& rules(std::size_t p) const { return build.rules[p].support; }

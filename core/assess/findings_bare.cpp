@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Findings about what hangs and is left bare.
 #include "core/assess/finder.hpp"
+#include "core/overhang/too_small.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -26,17 +27,13 @@ bool isCarried(const Finder& f, const LayerSpan& span, const Polygons& place, st
 // as they are, are no concern.
 std::vector<const FloatingStart*> bareStartsOf(const Finder& f, std::size_t p) {
   const PartBuild& part = f.build.parts[p];
-  std::vector<const FloatingStart*> bare;
-  for (const Site& site : part.sites->list)
-    for (const std::size_t k : site.starts) {
-      if (site.siteClass != SiteClass::proper) continue;
-      const FloatingStart& start = part.overhangs->starts[k];
-      const Vec2 reach(std::sqrt(start.area), std::sqrt(start.area));
-      const Box2 around(start.at.head<2>() - reach, start.at.head<2>() + reach);
-      if (!isCarried(f, part.plan.spans[start.layer],
-                     intersect(part.overhangs->floating[start.layer], rectangle(around)), p))
-        bare.push_back(&start);
-    }
+  std::vector<const FloatingStart*> bare = startsThatMatter(*part.sites, *part.overhangs);
+  std::erase_if(bare, [&](const FloatingStart* start) {
+    const Vec2 reach(std::sqrt(start->area), std::sqrt(start->area));
+    const Box2 around(start->at.head<2>() - reach, start->at.head<2>() + reach);
+    return isCarried(f, part.plan.spans[start->layer],
+                     intersect(part.overhangs->floating[start->layer], rectangle(around)), p);
+  });
   std::stable_sort(bare.begin(), bare.end(),
                    [](const FloatingStart* a, const FloatingStart* b) { return a->area > b->area; });
   return bare;
@@ -63,8 +60,8 @@ void bareStarts(Finder& f, std::size_t p) {
         {say("support every floating start"), f.setting(p, "support.source", std::string("floating")).steps});
   if (lowest < sinkable)
     for (Remedy& remedy : footings(f, p)) remedies.push_back(std::move(remedy));
-  f.addAll("floating-start", Severity::problem,
-           {bare.size() == 1 ? say("{} begins in mid-air at {:.2f} mm height.", f.name(p), lowest)
+  f.addAll({"floating-start", Severity::problem,
+            bare.size() == 1 ? say("{} begins in mid-air at {:.2f} mm height.", f.name(p), lowest)
                              : say("{} begins in mid-air at {} places, the lowest at {:.2f} mm height.", f.name(p),
                                    bare.size(), lowest),
             say("Nothing is under it, so it would be printed into the air. Support it, or turn the part.")},
@@ -115,8 +112,8 @@ void bareOverhangs(Finder& f, std::size_t p) {
     remedies.push_back({say("enforce site {}", worst + 1),
                         {LayMark{p, Mark::none, SiteStroke{at}}, DecideSite{p, at, Choice::enforce}}});
   f.addAll(
-      "bare-overhang", Severity::warning,
-      {found.size() == 1 ? say("{}: {:.0f} mm² hang without support.", f.name(p), total)
+      {"bare-overhang", Severity::warning,
+       found.size() == 1 ? say("{}: {:.0f} mm² hang without support.", f.name(p), total)
                          : say("{}: {:.0f} mm² hang without support, at {} places.", f.name(p), total, found.size()),
        say("The most is at site {}, from {:.1f} mm height: {:.1f} mm lie free there, and a line bridges at "
            "most {:g} mm. Let it be supported, or turn the part.",
@@ -141,8 +138,8 @@ void roundedFeet(Finder& f, std::size_t p) {
   if (total < bareWorth) return;
   std::vector<Remedy> remedies = sinking(f, p);
   if (!enforce.steps.empty()) remedies.push_back(enforce);
-  f.addAll("rounded-foot", Severity::note,
-           {say("{}: {:.0f} mm² at its rounded foot print without support.", f.name(p), total),
+  f.addAll({"rounded-foot", Severity::note,
+            say("{}: {:.0f} mm² at its rounded foot print without support.", f.name(p), total),
             say("It hangs less than a layer over what it stands on and widens by little, so its lines sag onto that. "
                 "Sinking the part gives it a flat foot and a better hold.")},
            byWeight(found), p, remedies);

@@ -67,8 +67,8 @@ void findWhatIsDear(Finder& f) {
     const Vec3 at =
         isSite ? f.build.parts[p].sites->list[largest->cause.index].at : f.build.parts[p].placed->bounds.center();
     f.add(
-        "support-outweighs", Severity::note,
-        {heavy ? say("{}: support takes {:.1f} times the filament of the part.", f.name(p), share.support / share.part)
+        {"support-outweighs", Severity::note,
+         heavy ? say("{}: support takes {:.1f} times the filament of the part.", f.name(p), share.support / share.part)
                : say("{}: support takes {:.1f} times as long as the part.", f.name(p),
                      share.supportSeconds / share.partSeconds),
          say("It takes {}. Another structure or another turning may be much cheaper.", time)},

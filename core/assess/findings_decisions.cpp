@@ -15,8 +15,8 @@ double sum(const std::vector<Polygons>& layers) {
   return total;
 }
 
-bool hasLines(const std::vector<Polygons>& layers) {
-  return std::any_of(layers.begin(), layers.end(), [](const Polygons& lines) { return !lines.empty(); });
+bool hasLines(const std::vector<Lines>& layers) {
+  return std::any_of(layers.begin(), layers.end(), [](const Lines& lines) { return !lines.empty(); });
 }
 
 void cleanFaces(Finder& f, std::size_t p) {
@@ -27,8 +27,8 @@ void cleanFaces(Finder& f, std::size_t p) {
       std::find_if(kept.begin(), kept.end(), [](const Polygons& layer) { return !layer.empty(); }) - kept.begin());
   const Vec2 middle = boundsOf(kept[first]).center();
   f.add(
-      "clean-face-bare", Severity::warning,
-      {say("{}: clean faces keep {:.0f} mm² from being supported.", f.name(p), area),
+      {"clean-face-bare", Severity::warning,
+       say("{}: clean faces keep {:.0f} mm² from being supported.", f.name(p), area),
        say("What hangs there is printed over nothing, because no support may touch a clean face. Turn the part, or let "
            "the face be touched.")},
       {middle.x(), middle.y(), f.build.plan.spans[first].bottom}, p, {ClearDecisions{p, Clearing::clean}});
@@ -40,13 +40,13 @@ void idleMarks(Finder& f, std::size_t p) {
   const MarkShadows& shadows = *built.shadows;
   const bool decided = !part.marks->empty() || !part.zones.empty() || !part.props.empty() || !part.sites.empty();
   if (!f.rules(p).on && decided)
-    f.add("supports-off", Severity::problem,
-          {say("{}: supports are switched off, so none of your decisions is built.", f.name(p)),
+    f.add({"supports-off", Severity::problem,
+           say("{}: supports are switched off, so none of your decisions is built.", f.name(p)),
            say("Switch supports on to have them.")},
           built.placed->bounds.center(), p, {f.setting(p, "support.on", true)});
   if (shadows.enforcedUpward > worthSaying)
-    f.add("enforced-upward", Severity::note,
-          {say("{}: {:.0f} mm² of enforcer lie on a face that looks up.", f.name(p), shadows.enforcedUpward),
+    f.add({"enforced-upward", Severity::note,
+           say("{}: {:.0f} mm² of enforcer lie on a face that looks up.", f.name(p), shadows.enforcedUpward),
            say("Nothing there needs carrying, so it does nothing. Paint the underside instead, or clear it.")},
           shadows.upwardAt, p,
           {Remedy(say("clear that face"), {LayMark{p, Mark::none, FaceStroke{shadows.upwardAt}}})});
@@ -58,19 +58,17 @@ void idleObjects(Finder& f, std::size_t p) {
   const Affine toPlate = transformOf(part.placement, *part.mesh);
   for (std::size_t z = 0; z < part.zones.size(); ++z)
     if (part.zones[z].as == ZoneAs::enforce && sum(built.resolved->zones[z].demand) < worthSaying)
-      f.add("zone-idle", Severity::note,
-            {say("{}: zone {} covers no underside that leans more than {:g}°.", f.name(p), z + 1, part.zones[z].lean),
+      f.add({"zone-idle", Severity::note,
+             say("{}: zone {} covers no underside that leans more than {:g}°.", f.name(p), z + 1, part.zones[z].lean),
              say("It asks for nothing. Move it, make it larger, or lower its lean.")},
             toPlate * part.zones[z].toMesh.translation(), p, {RemoveZone{p, z}});
   for (std::size_t k = 0; k < part.props.size(); ++k)
     if (const ResolvedProp& one = built.resolved->props[k]; sum(one.demand) == 0 && !hasLines(one.walls))
-      f.add("prop-idle", Severity::note,
-            {say("{}: prop {} stands under nothing and beside nothing.", f.name(p), k + 1),
+      f.add({"prop-idle", Severity::note, say("{}: prop {} stands under nothing and beside nothing.", f.name(p), k + 1),
              say("Drag it to an underside or a wall, or remove it.")},
             toPlate * part.props[k].at, p, {RemoveProp{p, k}});
   for (const std::size_t k : built.resolved->placeless)
-    f.add("site-gone", Severity::note,
-          {say("{}: you chose something for a site that no longer hangs.", f.name(p)),
+    f.add({"site-gone", Severity::note, say("{}: you chose something for a site that no longer hangs.", f.name(p)),
            say("The choice does nothing. Drop it, or lower the free lean.")},
           toPlate * part.sites[k].at, p, {DecideSite{p, toPlate * part.sites[k].at, Choice::proposed, Overrides()}});
 }
@@ -103,8 +101,8 @@ void crowdedBranches(Finder& f, std::size_t p) {
     places.push_back(site.at);
   }
   if (places.empty()) return;
-  f.addAll("crowded-branches", Severity::note,
-           {say("{}: normal support suits {} better than trees.", f.name(p),
+  f.addAll({"crowded-branches", Severity::note,
+            say("{}: normal support suits {} better than trees.", f.name(p),
                 places.size() == 1 ? say("one site") : say("{} sites", places.size())),
             reason},
            places, p, {normal});

@@ -76,16 +76,15 @@ void idleMarks(Finder& f, std::size_t p, const Without& without) {
         for (std::size_t i = 0; i < marks.enforced.size(); ++i)
           marks.enforced[i].insert(marks.enforced[i].end(), tinted.surface[i].begin(), tinted.surface[i].end());
     if (without.isIdle(marks))
-      f.add("enforce-idle", Severity::note,
-            {say("{}: your enforcers change nothing.", f.name(p)), enforcedAnyway(f, p)}, at, p,
-            remediesOf(f, p, Remedy(say("clear the enforcers"), {ClearDecisions{p, Clearing::enforce}})));
+      f.add(
+          {"enforce-idle", Severity::note, say("{}: your enforcers change nothing.", f.name(p)), enforcedAnyway(f, p)},
+          at, p, remediesOf(f, p, Remedy(say("clear the enforcers"), {ClearDecisions{p, Clearing::enforce}})));
   }
   if (areaOf(part.shadows->blocked) > worthSaying && areaOf(part.shadows->noLanding) < worthSaying) {
     MarkShadows marks = *part.shadows;
     marks.blocked.assign(marks.blocked.size(), {});
     if (without.isIdle(marks))
-      f.add("block-idle", Severity::note,
-            {say("{}: your blockers keep nothing away.", f.name(p)),
+      f.add({"block-idle", Severity::note, say("{}: your blockers keep nothing away.", f.name(p)),
              say("Nothing would be supported there without them. Clear them, or paint where support stands.")},
             at, p, {Remedy(say("clear the blockers"), {ClearDecisions{p, Clearing::block}})});
   }
@@ -106,8 +105,7 @@ void idleZones(Finder& f, std::size_t p, const Without& without) {
     resolved.zones[z].within.assign(resolved.zones[z].within.size(), {});
     if (!without.isIdle(resolved)) continue;
     Remedy remove(RemoveZone{p, z});
-    f.add("zone-redundant", Severity::note,
-          {say("{}: zone {} changes nothing.", f.name(p), z + 1),
+    f.add({"zone-redundant", Severity::note, say("{}: zone {} changes nothing.", f.name(p), z + 1),
            asks ? enforcedAnyway(f, p) : say("Nothing in it would be supported without it. Move it, or remove it.")},
           toPlate * zone.toMesh.translation(), p,
           asks ? remediesOf(f, p, std::move(remove)) : std::vector<Remedy>{std::move(remove)});
@@ -124,8 +122,7 @@ void idleChoices(Finder& f, std::size_t p, const Without& without) {
     if (!without.isIdle(resolved)) continue;
     const Vec3 at = built.sites->list[s].at;
     Remedy takeBack(say("as proposed"), {DecideSite{p, at, Choice::proposed, {}}});
-    f.add("choice-idle", Severity::note,
-          {say("{}: your choice for site {} changes nothing.", f.name(p), s + 1),
+    f.add({"choice-idle", Severity::note, say("{}: your choice for site {} changes nothing.", f.name(p), s + 1),
            site.choice == Choice::enforce ? enforcedAnyway(f, p)
                                           : say("It would not be supported without it. Leave it as proposed.")},
           at, p,
@@ -163,8 +160,8 @@ void scraps(Finder& f, std::size_t p) {
   }
   if (places.empty()) return;
   f.addAll(
-      "scraps", Severity::note,
-      {places.size() == 1 ? say("{}: 1 scrap of support is left beside what you blocked.", f.name(p))
+      {"scraps", Severity::note,
+       places.size() == 1 ? say("{}: 1 scrap of support is left beside what you blocked.", f.name(p))
                           : say("{}: {} scraps of support are left beside what you blocked.", f.name(p), places.size()),
        say("Each carries less than 2 mm² and is a nuisance to pick off. Take them away together, or block a little "
            "wider.")},
@@ -184,8 +181,7 @@ void leftOut(Finder& f, std::size_t p) {
   if (const std::size_t others = judged.leftOut->others; others > 0)
     what.push_back(others == 1 ? say("one decision") : say("{} decisions", others));
   const Sentence all = what.size() == 2 ? say("{} and {}", what[0], what[1]) : what[0];
-  f.add("twin-left-out", Severity::note,
-        {say("{}: {} on one side alone.", f.name(p), all),
+  f.add({"twin-left-out", Severity::note, say("{}: {} on one side alone.", f.name(p), all),
          say("{:.0f} % of the part is the same on both sides of a plane, and the other side has nothing like it. "
              "Lay it there too, if both sides were meant.",
              judged.symmetry->fit * 100)},

@@ -95,26 +95,24 @@ void soundness(Finder& f, std::size_t p) {
   if (!defects.empty()) {
     const Affine toPlate = transformOf(f.project.parts[p]->placement, *f.project.parts[p]->mesh);
     f.add(
-        "broken-mesh", Severity::warning,
-        {say("{} has a broken mesh: {}.", f.name(p), listed(defects)),
+        {"broken-mesh", Severity::warning, say("{} has a broken mesh: {}.", f.name(p), listed(defects)),
          say("It is cut as well as it can be. Mend it in Place; what mending leaves goes with a new skin around it.")},
         toPlate * health.defects.front().at, p, mendings(p));
   }
   for (const LostMarks& lost : f.project.parts[p]->lostMarks)
-    f.add("marks-lost", Severity::warning,
-          {say("{} lost {} when its mesh was replaced.", f.name(p), inWords(lost)),
+    f.add({"marks-lost", Severity::warning, say("{} lost {} when its mesh was replaced.", f.name(p), inWords(lost)),
            say("The surface there is gone. Decide anew if it is still wanted.")},
           transformOf(f.project.parts[p]->placement, *f.project.parts[p]->mesh) * lost.at, p);
   if (!part.gaps->empty())
-    f.add("open-section", Severity::warning,
-          {part.gaps->size() == 1 ? say("{} has 1 outline that does not close.", f.name(p))
+    f.add({"open-section", Severity::warning,
+           part.gaps->size() == 1 ? say("{} has 1 outline that does not close.", f.name(p))
                                   : say("{} has {} outlines that do not close.", f.name(p), part.gaps->size()),
            say("The first, at {:.1f} mm height, has a gap of {:.2f} mm. They were closed straight across.",
                part.gaps->front().at.z(), part.gaps->front().length)},
           part.gaps->front().at, p, mendings(p));
   if (std::all_of(part.sections->begin(), part.sections->end(), [](const Polygons& s) { return s.empty(); }))
-    f.add("nothing-to-print", Severity::problem,
-          {say("{} is thinner than half a layer, so nothing of it is printed.", f.name(p)),
+    f.add({"nothing-to-print", Severity::problem,
+           say("{} is thinner than half a layer, so nothing of it is printed.", f.name(p)),
            say("Make it thicker, or the layers thinner.")},
           part.placed->bounds.center(), p, thinnerLayers(f, p));
 }
@@ -126,18 +124,16 @@ void room(Finder& f, std::size_t p) {
                    settings.number("machine.height"));
   constexpr double slack = 1e-3;
   if ((box.sizes().array() > plate.array() + slack).any())
-    f.add("too-large", Severity::problem,
-          {say("{} is larger than the machine prints.", f.name(p)),
+    f.add({"too-large", Severity::problem, say("{} is larger than the machine prints.", f.name(p)),
            say("It measures {:.1f} × {:.1f} × {:.1f} mm, and {:g} × {:g} × {:g} mm fit. Scale it down or cut it.",
                box.sizes().x(), box.sizes().y(), box.sizes().z(), plate.x(), plate.y(), plate.z())},
           box.center(), p, {scaledDown(f, p, box, plate)});
   else if ((box.min().head<2>().array() < -slack).any() || (box.max().array() > plate.array() + slack).any())
-    f.add("off-plate", Severity::problem,
-          {say("{} reaches past the plate or its height.", f.name(p)), say("Move it in.")}, box.center(), p,
-          {movedIn(p, box, plate)});
+    f.add({"off-plate", Severity::problem, say("{} reaches past the plate or its height.", f.name(p)),
+           say("Move it in.")},
+          box.center(), p, {movedIn(p, box, plate)});
   if (box.min().z() < -sunkOnPurpose)
-    f.add("below-plate", Severity::problem,
-          {say("{} reaches {:.2f} mm below the plate.", f.name(p), -box.min().z()),
+    f.add({"below-plate", Severity::problem, say("{} reaches {:.2f} mm below the plate.", f.name(p), -box.min().z()),
            say("What is there is not printed. Drop it to the plate.")},
           box.center(), p, {dropped(p)});
 }
@@ -152,8 +148,8 @@ void overlaps(Finder& f) {
         const Polygons shared = withoutSpecks(intersect((*a.sections)[l], (*b.sections)[l]), 0.01);
         if (shared.empty()) continue;
         const Vec2 middle = boundsOf(shared).center();
-        f.add("parts-overlap", Severity::problem,
-              {say("{} and {} overlap from {:.1f} mm height.", f.name(p), f.name(q), a.plan.spans[l].bottom),
+        f.add({"parts-overlap", Severity::problem,
+               say("{} and {} overlap from {:.1f} mm height.", f.name(p), f.name(q), a.plan.spans[l].bottom),
                say("They would be printed into each other. Move one of them, or let all be spread out.")},
               {middle.x(), middle.y(), a.plan.spans[l].bottom}, q, {ArrangeParts()});
         break;
@@ -171,8 +167,7 @@ void thinFeatures(Finder& f) {
   }
   if (lost < thinWorth) return;
   const Vec2 middle = boundsOf({first->tooThin.front()}).center();
-  f.addToPlate("too-thin", Severity::note,
-               {say("{:.1f} mm² over all layers are too thin to print.", lost),
+  f.addToPlate({"too-thin", Severity::note, say("{:.1f} mm² over all layers are too thin to print.", lost),
                 say("The lowest is at {:.1f} mm height. A line fits where the part is at least half as thick as the "
                     "line is wide. Thicken it, or set a narrower line width.",
                     first->bottom)},
@@ -185,16 +180,14 @@ void footing(Finder& f, std::size_t p) {
   const PlateContact contact = contactOf(f.build, p);
   if (!contact.first || contact.inSupport()) return;
   if (contact.onPlate() && contact.area >= std::max(trusted, share * contact.largest)) return;
-  f.add(
+  Finder::Said touches{"not-standing", Severity::problem,
+                       say("{} touches the plate with {:.1f} mm² only.", f.name(p), contact.area),
+                       say("That will not hold it while it is printed. Give it a broader foot, carry it, or turn it.")};
+  Finder::Said floats{
       "not-standing", Severity::problem,
-      contact.onPlate()
-          ? Finder::
-                Words{say("{} touches the plate with {:.1f} mm² only.", f.name(p), contact.area),
-                      say("That will not hold it while it is printed. Give it a broader foot, carry it, or turn it.")}
-          : Finder::Words{say("{} stands on nothing: its first line lies {:.2f} mm over the plate.", f.name(p),
-                              contact.at.z()),
-                          say("It would not stick. Sink it a little, lift it so that support carries it, or turn it.")},
-      contact.at, p, footings(f, p));
+      say("{} stands on nothing: its first line lies {:.2f} mm over the plate.", f.name(p), contact.at.z()),
+      say("It would not stick. Sink it a little, lift it so that support carries it, or turn it.")};
+  f.add(contact.onPlate() ? touches : floats, contact.at, p, footings(f, p));
 }
 
 // Broad flat first layers shrink as they cool and lift at their corners.
@@ -208,8 +201,8 @@ void curling(Finder& f, std::size_t p) {
     const Box2 box = boundsOf(flat);
     if (box.sizes().minCoeff() < curlingBreadth) continue;
     if (box.sizes().maxCoeff() < curlingLength && area(flat) < curlingArea) continue;
-    f.add("curling", Severity::note,
-          {say("{}: a first layer of {:.0f} × {:.0f} mm may curl at its corners.", f.name(p), box.sizes().x(),
+    f.add({"curling", Severity::note,
+           say("{}: a first layer of {:.0f} × {:.0f} mm may curl at its corners.", f.name(p), box.sizes().x(),
                box.sizes().y()),
            say("A brim or a raft holds them down, and sparser infill pulls less.")},
           {box.center().x(), box.center().y(), 0}, p,
@@ -253,8 +246,8 @@ void standing(Finder& f, std::size_t p) {
   if (slips && f.project.settings.number("brim.width") < 5)
     remedies.push_back(
         {say("brim of 8 mm"), {ChangeSetting{"brim.width", 8.0}, ChangeSetting{"brim.side", std::string("outside")}}});
-  f.add("unstable", Severity::warning,
-        {falls   ? say("{} will not stand while it is printed.", f.name(p))
+  f.add({"unstable", Severity::warning,
+         falls   ? say("{} will not stand while it is printed.", f.name(p))
          : slips ? say("{} may come off the plate while it is printed.", f.name(p))
                  : say("{} may sway while it is printed.", f.name(p)),
          detail + say("Hold it from the side, or turn it.")},

@@ -82,8 +82,8 @@ void findSpoiltFaces(Finder& f) {
       turned = say("Turned otherwise, support would touch about {:.0f} mm² of it.", best->seenScarred);
     }
     for (Remedy& remedy : smoothly(f, p)) remedies.push_back(std::move(remedy));
-    f.add("seen-scar", Severity::warning,
-          {say("{}: support leaves {:.0f} mm² {} where it will be looked at.", f.name(p), scars.spoilt(),
+    f.add({"seen-scar", Severity::warning,
+           say("{}: support leaves {:.0f} mm² {} where it will be looked at.", f.name(p), scars.spoilt(),
                sayWords(nameOf(static_cast<Scar>(worst)))),
            turned},
           placeOf(f.build, p), p, std::move(remedies));

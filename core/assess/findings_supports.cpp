@@ -34,14 +34,21 @@ std::vector<Remedy> blocking(const Finder& f, const std::vector<std::size_t>& si
   return {block};
 }
 
-void slenderSupports(Finder& f, std::size_t p, const Column& worst, bool isTree,
-                     const std::vector<std::pair<double, Vec3>>& found, const std::vector<std::size_t>& sites) {
+struct Slender {
+  const Column* thinnest = nullptr;
+  bool isTree = false;                         // the thinnest
+  std::vector<std::pair<double, Vec3>> found;  // by height
+  std::vector<std::size_t> sites;
+};
+
+void slenderSupports(Finder& f, std::size_t p, const Slender& slender) {
+  const auto& [worst, isTree, found, sites] = slender;
   std::vector<Remedy> remedies = blocking(f, sites);
   if (!isTree) remedies.insert(remedies.begin(), f.setting(p, "support.normal.outline", std::string("squared")));
   remedies.push_back(f.setting(p, "support.structure", std::string(isTree ? "normal" : "tree")));
-  f.addAll("slender-support", Severity::warning,
-           {say("{}: a support {:.0f} mm tall is only {:.1f} mm thick and may fall over.", f.name(p),
-                worst.slenderHeight, std::max(0.1, worst.slenderWidth)),
+  f.addAll({"slender-support", Severity::warning,
+            say("{}: a support {:.0f} mm tall is only {:.1f} mm thick and may fall over.", f.name(p),
+                worst->slenderHeight, std::max(0.1, worst->slenderWidth)),
             isTree ? say("It finds no room to widen. Carry the place with columns or from the side, or turn the part.")
                    : say("It finds no room to widen. Square columns are stouter, or carry the place from the side.")},
            byWeight(found), p, remedies);
@@ -57,8 +64,8 @@ void noRoom(Finder& f, std::size_t p, double area, const std::vector<Vec3>& plac
     for (Remedy& sink : sinking(f, p)) remedies.push_back(std::move(sink));
     remedies.push_back({say("raft of 2 layers"), {ChangeSetting{"support.raft.layers", 2.0}}});
   }
-  f.addAll("no-room", Severity::note,
-           {say("{}: {:.0f} mm² lie too close over what is below them for support.", f.name(p), area),
+  f.addAll({"no-room", Severity::note,
+            say("{}: {:.0f} mm² lie too close over what is below them for support.", f.name(p), area),
             say("Less than 0.05 mm is left between the gaps, so the lines there sag until they touch. Lower the part a "
                 "little, print on a raft, or narrow the gap.")},
            places, p, remedies);
@@ -74,8 +81,8 @@ void noFooting(Finder& f, std::size_t p, double area, const std::vector<Vec3>& p
   if (isTree && f.rules(p).branchLean < 50) remedies.push_back(f.setting(p, "support.tree.branch_lean", 50.0));
   if (!isTree) remedies.push_back(f.setting(p, "support.structure", std::string("tree")));
   f.addAll(
-      "no-footing", Severity::warning,
-      {say("{}: {:.1f} mm² hang where support has no place to stand.", f.name(p), area),
+      {"no-footing", Severity::warning,
+       say("{}: {:.1f} mm² hang where support has no place to stand.", f.name(p), area),
        plateOnly ? say("The part is in the way, and supports may stand on the plate only. Let them stand on the part "
                        "too, or turn it.")
                  : say("What lies below is too near, too narrow or too steep. A smaller gap beside, branches or "
@@ -97,10 +104,7 @@ struct Lost {
 
 void columns(Finder& f, std::size_t p) {
   Lost room, footing, steep;
-  std::vector<std::pair<double, Vec3>> slender;  // by height
-  std::vector<std::size_t> slenderSites;
-  const Column* thinnest = nullptr;
-  bool isTree = false;
+  Slender slender;
   for (std::size_t i = 0; i < f.build.columns.size(); ++i) {
     const DemandSite& site = *f.build.demand[i];
     if (site.part != p) continue;
@@ -110,18 +114,18 @@ void columns(Finder& f, std::size_t p) {
     footing.add(column.withoutFooting, at);
     if (column.tooSteep > column.wanted * mostlySteep) steep.add(column.tooSteep, at);
     if (column.slenderHeight == 0) continue;
-    slender.emplace_back(column.slenderHeight, at);
-    slenderSites.push_back(i);
-    if (thinnest && column.slenderHeight <= thinnest->slenderHeight) continue;
-    thinnest = &column;
-    isTree = f.build.trees[i] != nullptr;
+    slender.found.emplace_back(column.slenderHeight, at);
+    slender.sites.push_back(i);
+    if (slender.thinnest && column.slenderHeight <= slender.thinnest->slenderHeight) continue;
+    slender.thinnest = &column;
+    slender.isTree = f.build.trees[i] != nullptr;
   }
   if (steep.area > lossWorth)
-    f.addAll("steep-footing", Severity::note,
-             {say("{}: {:.0f} mm² of support would stand on slopes too steep to hold it.", f.name(p), steep.area),
+    f.addAll({"steep-footing", Severity::note,
+              say("{}: {:.0f} mm² of support would stand on slopes too steep to hold it.", f.name(p), steep.area),
               say("Those columns are left out where they would stand. A lower interface holds on better.")},
              steep.places(), p, {f.setting(p, "support.interface.lower.layers", 2.0)});
-  if (thinnest) slenderSupports(f, p, *thinnest, isTree, slender, slenderSites);
+  if (slender.thinnest) slenderSupports(f, p, slender);
   if (room.area > lossWorth) noRoom(f, p, room.area, room.places());
   if (footing.area > lossWorth) noFooting(f, p, footing.area, footing.places());
 }
@@ -162,20 +166,20 @@ void release(Finder& f) {
     const double gap = rules.support.gapAbove, layer = rules.support.layerHeight;
     const bool same = rules.settings.text("support.filament.interface") == "first";
     if (same && gap < 0.5 * layer - 1e-9)
-      f.add("gap-too-small", Severity::warning,
-            {say("{}: a gap above of {:.2f} mm welds support to the part.", f.name(rules.part), gap),
+      f.add({"gap-too-small", Severity::warning,
+             say("{}: a gap above of {:.2f} mm welds support to the part.", f.name(rules.part), gap),
              say("It is under half a layer, and the support is of the part's own filament. One layer, {:.2f} mm, "
                  "is usual.",
                  layer)},
             at, rules.part, changed(f, rules, number, "support.gap.above", layer));
     if (gap > 2 * layer + 1e-9)
-      f.add("gap-too-large", Severity::warning,
-            {say("{}: a gap above of {:.2f} mm lets the underside sag.", f.name(rules.part), gap),
+      f.add({"gap-too-large", Severity::warning,
+             say("{}: a gap above of {:.2f} mm lets the underside sag.", f.name(rules.part), gap),
              say("It is over two layers, so lines drop before they land. One layer, {:.2f} mm, is usual.", layer)},
             at, rules.part, changed(f, rules, number, "support.gap.above", layer));
     if (same && rules.support.interfaceLayers > 0 && rules.settings.number("support.interface.upper.spacing") < 0.05)
-      f.add("interface-solid", Severity::warning,
-            {say("{}: a solid interface of its own filament comes off hard.", f.name(rules.part)),
+      f.add({"interface-solid", Severity::warning,
+             say("{}: a solid interface of its own filament comes off hard.", f.name(rules.part)),
              say("What stays looks like part. Let daylight between its lines, 0.45 mm.")},
             at, rules.part, changed(f, rules, number, "support.interface.upper.spacing", 0.45));
   }
@@ -219,8 +223,8 @@ void trappedPieces(Finder& f, std::size_t p) {
         remedies.begin(),
         Remedy(say("dissolve it"), {f.setting(p, "support.filament.interface", std::string("second")).steps.front()}));
   const bool one = held == 1;
-  f.addAll("piece-trapped", Severity::warning,
-           {one ? say("{}: 1 piece of support cannot be taken off.", f.name(p))
+  f.addAll({"piece-trapped", Severity::warning,
+            one ? say("{}: 1 piece of support cannot be taken off.", f.name(p))
                 : say("{}: {} pieces of support cannot be taken off.", f.name(p), held),
             trappedWhy(widest, wet, one)},
            places, p, remedies);
@@ -240,8 +244,8 @@ void fragilePieces(Finder& f, std::size_t p) {
   const Remedy looser(say("gap {:.2f} mm, spacing {:.2f} mm", gap, spacing),
                       {f.setting(p, "support.gap.above", gap).steps.front(),
                        f.setting(p, "support.interface.upper.spacing", spacing).steps.front()});
-  f.add("piece-fragile", Severity::warning,
-        {count == 1 ? say("{} may break where support is pulled off, at 1 piece.", f.name(p))
+  f.add({"piece-fragile", Severity::warning,
+         count == 1 ? say("{} may break where support is pulled off, at 1 piece.", f.name(p))
                     : say("{} may break where support is pulled off, at {} pieces.", f.name(p), count),
          say("It is weaker there than the support holds on. Widen the gap above or the interface's spacing, or support "
              "the place beside.")},
@@ -258,13 +262,11 @@ void findInSupports(Finder& f) {
     fragilePieces(f, p);
   }
   if (!f.build.codeHasRoom)
-    f.addToPlate("no-code-room", Severity::note,
-                 {say("The code finds no free place beside the print."),
+    f.addToPlate({"no-code-room", Severity::note, say("The code finds no free place beside the print."),
                   say("It is left out. Move the parts together, or away from the plate's border.")},
                  Vec3::Zero(), {ChangeSetting{"skirt.code", false}});
   if (!f.build.towerHasRoom)
-    f.addToPlate("no-tower-room", Severity::problem,
-                 {say("The prime tower finds no free place on the plate."),
+    f.addToPlate({"no-tower-room", Severity::problem, say("The prime tower finds no free place on the plate."),
                   say("Move the parts together, or print support from one filament.")},
                  Vec3::Zero(), {ChangeSetting{"support.filament.interface", std::string("first")}});
 }

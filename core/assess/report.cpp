@@ -224,7 +224,7 @@ Json reportOf(const Build& build, const Settings& settings, const Findings& find
                                 {"weakest_mm2", tidy(figures.weakest)},
                                 {"weakest_at", toJson(figures.weakestPlace)},
                                 {"way_out", toJson(figures.extraction.direction)},
-                                {"body_filament", figures.bodyTool == 0 ? "first" : "second"},
+                                {"body_filament", figures.bodyFilament == Filament::first ? "first" : "second"},
                                 {"z_low", tidy(piece.lowest)},
                                 {"z_high", tidy(piece.highest)},
                                 {"sites", piece.sites}});

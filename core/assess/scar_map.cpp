@@ -65,9 +65,9 @@ std::vector<ScarPatch> scarMap(const Build& build) {
   return patches;
 }
 
-Polygons hatchOf(const ScarPatch& patch) {
+Lines hatchOf(const ScarPatch& patch) {
   constexpr double far = 2, near = 0.8, one = 45, other = 135;  // mm, degrees
-  Polygons lines;
+  Lines lines;
   const auto add = [&](double angle, double pitch) {
     for (Polygon& line : fillLines(patch.area, angle, pitch)) lines.push_back(std::move(line));
   };

@@ -20,7 +20,7 @@ std::vector<ScarPatch> scarMap(const Build& build);
 
 // Open lines that fill a patch, told apart without colour: smooth, one way and far apart; striped, the same close
 // together; rough, both ways; fused, both ways and close together; nicked, only its rim.
-Polygons hatchOf(const ScarPatch& patch);
+Lines hatchOf(const ScarPatch& patch);
 
 // By cause, as prices: what several share is split by contact. Trees scar only what their tips touch; else it is the
 // same area in all as the contacts of the prices.

@@ -30,7 +30,8 @@ Tally tallyOf(const Print& print, std::size_t pieceCount, const MotionRules& rul
     for (const auto& [piece, use] : layer->use.pieces) tally.pieces[piece] += use;
     tally.travelSeconds += layer->use.travelSeconds;
     if (layer->runs.empty()) continue;
-    tally.toolChanges += layer->use.toolChanges + (layer->runs.front().tool != (before ? before->tool : 0));
+    tally.toolChanges +=
+        layer->use.toolChanges + (layer->runs.front().filament != (before ? before->filament : Filament::first));
     for (const double one : secondsOf(stepsInto(*layer, before, -print.floor(), rules), at, layer->runs, rules))
       tally.travelSeconds += one * rules.timeFactor;
     before = &layer->runs.back();

@@ -102,7 +102,8 @@ LayerUse useOf(const std::vector<Step>& body, double z, const std::vector<Run>& 
     const Step& step = body[i];
     use.toolChanges += step.kind == Step::change;
     if (step.kind == Step::draw)
-      perRun[step.run] += {seconds[i], distance(at, step.to), step.amount, runs[step.run].tool == 0 ? 0 : step.amount};
+      perRun[step.run] += {seconds[i], distance(at, step.to), step.amount,
+                           runs[step.run].filament == Filament::first ? 0 : step.amount};
     else
       use.travelSeconds += seconds[i];
     if (step.kind == Step::draw || step.kind == Step::go) at = step.to;

@@ -71,12 +71,11 @@ class Pacer {
 
 double usualSpeed(const Run& run, double layerHeight, bool isFirst, const MotionRules& rules) {
   constexpr double small = 5;  // mm of radius
-  const auto tool = static_cast<std::size_t>(run.tool);
   double speed = rules.speed[static_cast<std::size_t>(run.feature)];
-  if (run.tool != 0) speed = std::min(speed, rules.secondSpeed);
+  if (run.filament == Filament::second) speed = std::min(speed, rules.secondSpeed);
   if (isFirst) speed = std::min(speed, rules.firstSpeed);
   const double section = beadArea(run.width, run.height > 0 ? run.height : layerHeight);
-  if (section > 0) speed = std::min(speed, rules.flow[tool] / section);
+  if (section > 0) speed = std::min(speed, rules.flow[indexOf(run.filament)] / section);
   if (!isWall(run.feature) || !run.isClosed()) return speed;
   const double radius = lengthOf(run.points) / (2 * pi);
   return radius < small ? std::min(speed, std::max(rules.leastSpeed, speed * radius / small)) : speed;

@@ -48,7 +48,7 @@ class Stepper {
     const Run& first = layer_.runs.front();
     const Micron start = rounded(first.points.front());
     if (before) at_ = rounded(before->points.back());
-    const bool changes = first.tool != (before ? before->tool : 0), waits = layer_.waits > 0;
+    const bool changes = first.filament != (before ? before->filament : Filament::first), waits = layer_.waits > 0;
     const bool retracts =
         before && rules_.retractLength > 0 && (changes || waits || distance(at_, start) > rules_.retractOver);
     if (retracts) add(Step::pull, rules_.retractLength, rules_.retractSpeed, 0);
@@ -80,7 +80,7 @@ class Stepper {
 
   void approach(std::size_t r) {
     const Run& run = layer_.runs[r];
-    const bool changes = run.tool != layer_.runs[r - 1].tool;
+    const bool changes = run.filament != layer_.runs[r - 1].filament;
     const bool retracts = (run.approach.retracts || changes) && rules_.retractLength > 0;
     const bool lifts = (run.approach.lifts || changes) && rules_.lift > 0;
     if (retracts) add(Step::pull, rules_.retractLength, rules_.retractSpeed, r);

@@ -87,16 +87,16 @@ class LayerWriter {
       case Step::wait:
         return put("G4 S{:.3f}\n", step.amount);
       case Step::change:
-        return changeTo(layer_.runs[step.run].tool);
+        return changeTo(layer_.runs[step.run].filament);
       case Step::draw:
         break;
     }
   }
 
-  void changeTo(int tool) {
+  void changeTo(Filament filament) {
     std::map<std::string, std::string> values = rules_.values;
-    values["tool"] = std::to_string(tool);
-    values["nozzle_heat"] = values["nozzle_temperature"] = rules_.temperatures[static_cast<std::size_t>(tool)];
+    values["tool"] = std::to_string(indexOf(filament));
+    values["nozzle_heat"] = values["nozzle_temperature"] = rules_.temperatures[indexOf(filament)];
     text_ += filledIn(rules_.toolChange, values) + "\n";
   }
 

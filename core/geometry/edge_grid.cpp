@@ -15,7 +15,7 @@ std::optional<double> crossingOf(const Vec2& a, const Vec2& b, const Edge& edge)
   return t;
 }
 
-EdgeGrid::EdgeGrid(const Polygons& lines, double cell) : cell_(cell) {
+EdgeGrid::EdgeGrid(const Lines& lines, double cell) : cell_(cell) {
   for (std::uint32_t l = 0; l < lines.size(); ++l)
     for (std::uint32_t i = 0; i + 1 < lines[l].size(); ++i) {
       const Vec2 a = toMm(lines[l][i]), way = toMm(lines[l][i + 1]) - a;

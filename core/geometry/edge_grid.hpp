@@ -27,8 +27,8 @@ std::optional<double> crossingOf(const Vec2& a, const Vec2& b, const Edge& edge)
 
 class EdgeGrid {
  public:
-  // Of open lines; closed outlines come as asLines(). cell: mm.
-  EdgeGrid(const Polygons& lines, double cell);
+  // Of lines; closed outlines come as asLines(). cell: mm.
+  EdgeGrid(const Lines& lines, double cell);
 
   const std::vector<Edge>& edges() const { return edges_; }
 

@@ -89,7 +89,7 @@ Polygons opened(const Polygons& a, double distance) { return grow(grow(a, -dista
 
 Polygons closed(const Polygons& a, double distance) { return grow(grow(a, distance), -distance); }
 
-Polygons around(const Polygons& lines, double distance) {
+Polygons around(const Lines& lines, double distance) {
   if (lines.empty() || distance <= 0) return {};
   // Of many lines each for itself: what comes after asks only those that are near about each other.
   if (lines.size() >= manyOutlines) {
@@ -99,7 +99,7 @@ Polygons around(const Polygons& lines, double distance) {
     return simplified(unite(strips), slack);
   }
   ClipperLib::ClipperOffset offset(2.0, arcTolerance * unitsPerMm);
-  offset.AddPaths(lines, ClipperLib::jtRound, ClipperLib::etOpenRound);
+  offset.AddPaths(lines.paths(), ClipperLib::jtRound, ClipperLib::etOpenRound);
   Polygons result;
   offset.Execute(result, distance * unitsPerMm);  // does not say when it fails
   if (result.empty())

@@ -85,8 +85,8 @@ Bounds wholeBounds(const Polygons& a) {
 
 Polygons combine(ClipType how, const Polygons& a, const Polygons& b) { return clipped({how, a, b, true, pftNonZero}); }
 
-Polygons openLines(ClipType how, const Polygons& lines, const Polygons& region) {
-  return clipped({how, lines, region, false, pftNonZero});
+Lines openLines(ClipType how, const Lines& lines, const Polygons& region) {
+  return Lines(clipped({how, lines.paths(), region, false, pftNonZero}));
 }
 
 // Distances from one stretch, in units and squared.
@@ -194,21 +194,21 @@ bool meet(const Polygons& a, const Polygons& b, double distance) {
   return !intersect(grow(a, distance), b).empty();
 }
 
-Polygons asLines(const Polygons& outlines) {
-  Polygons lines = outlines;
+Lines asLines(const Polygons& outlines) {
+  Lines lines(outlines);
   for (Polygon& line : lines)
     if (!line.empty()) line.push_back(line.front());
   return lines;
 }
 
-Polygons linesOutside(const Polygons& lines, const Polygons& region) {
+Lines linesOutside(const Lines& lines, const Polygons& region) {
   if (lines.empty() || region.empty()) return lines;
-  return openLines(ctDifference, lines, near(region, wholeBounds(lines)));
+  return openLines(ctDifference, lines, near(region, wholeBounds(lines.paths())));
 }
 
-Polygons linesInside(const Polygons& lines, const Polygons& region) {
+Lines linesInside(const Lines& lines, const Polygons& region) {
   if (lines.empty() || region.empty()) return {};
-  return openLines(ctIntersection, lines, near(region, wholeBounds(lines)));
+  return openLines(ctIntersection, lines, near(region, wholeBounds(lines.paths())));
 }
 
 Polygons simplified(const Polygons& a, double tolerance) {

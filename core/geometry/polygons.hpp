@@ -6,6 +6,7 @@
 #pragma once
 
 #include "core/base/types.hpp"
+#include "core/geometry/lines.hpp"
 
 #include <polyclipping/clipper.hpp>
 
@@ -13,8 +14,6 @@
 
 namespace trellis {
 
-using Point = ClipperLib::IntPoint;
-using Polygon = ClipperLib::Path;
 using Polygons = ClipperLib::Paths;
 
 inline constexpr double unitsPerMm = 1e6;
@@ -47,15 +46,15 @@ Polygons opened(const Polygons& a, double distance);
 // The opposite: slits narrower than twice the distance are filled.
 Polygons closed(const Polygons& a, double distance);
 
-// Everything within distance mm of the lines. Lines are open and may have one point or more.
-Polygons around(const Polygons& lines, double distance);
+// Everything within distance mm of the lines.
+Polygons around(const Lines& lines, double distance);
 
 // Each outline as an open line that ends where it began.
-Polygons asLines(const Polygons& outlines);
+Lines asLines(const Polygons& outlines);
 
-// The stretches of open lines outside, or inside, a region.
-Polygons linesOutside(const Polygons& lines, const Polygons& region);
-Polygons linesInside(const Polygons& lines, const Polygons& region);
+// The stretches of lines outside, or inside, a region.
+Lines linesOutside(const Lines& lines, const Polygons& region);
+Lines linesInside(const Lines& lines, const Polygons& region);
 
 // Fewer points; no outline moves by more than tolerance mm.
 Polygons simplified(const Polygons& a, double tolerance);

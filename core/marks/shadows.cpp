@@ -25,7 +25,7 @@ void dropLeaf(const Corners& leaf, const std::vector<double>& planes, std::vecto
 }
 
 // The lines in which planes cut a leaf of wall, the part on their left.
-void cutWall(const Corners& leaf, const Vec3& normal, const std::vector<double>& planes, std::vector<Polygons>& walls) {
+void cutWall(const Corners& leaf, const Vec3& normal, const std::vector<double>& planes, std::vector<Lines>& walls) {
   const auto [low, high] = std::minmax({leaf[0].z(), leaf[1].z(), leaf[2].z()});
   const auto first = std::upper_bound(planes.begin(), planes.end(), low) - planes.begin();
   for (auto i = static_cast<std::size_t>(first); i < planes.size() && planes[i] <= high; ++i) {

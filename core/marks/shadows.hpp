@@ -19,7 +19,7 @@ struct MarkShadows {
   std::vector<Polygons> noLanding;  // up-facing surface marked block: nothing may stand there
   struct Tinted {
     std::vector<Polygons> surface;  // down-facing
-    std::vector<Polygons> walls;    // enforced wall where plane i cuts it, as open lines with the part on their left
+    std::vector<Lines> walls;       // enforced wall where plane i cuts it, with the part on their left
   };
   std::map<int, Tinted> tints;   // of enforcers
   double enforcedWall = 0;       // mm² that lean less than 5° either way

@@ -22,15 +22,13 @@ constexpr std::size_t looksDown = 48;  // facets of a site that are asked what i
 
 class SiteFinder {
  public:
-  SiteFinder(const TriangleMesh& placed, const Surface& surface, const LayerPlan& plan,
-             const std::vector<Polygons>& sections, const Overhangs& overhangs, const SiteRules& rules,
-             const Progress& progress)
+  SiteFinder(const TriangleMesh& placed, const LayeredPart& part, const SiteRules& rules, const Progress& progress)
       : mesh_(placed),
-        surface_(surface),
-        neighbours_(*surface.neighbours),
-        plan_(plan),
-        sections_(sections),
-        overhangs_(overhangs),
+        surface_(part.surface),
+        neighbours_(*part.surface.neighbours),
+        plan_(part.plan),
+        sections_(part.sections),
+        overhangs_(part.overhangs),
         rules_(rules),
         progress_(progress) {}
 
@@ -280,14 +278,12 @@ std::size_t Sites::count(SiteClass siteClass) const {
       std::count_if(list.begin(), list.end(), [&](const Site& site) { return site.siteClass == siteClass; }));
 }
 
-Sites findSites(const TriangleMesh& placed, const Surface& surface, const LayerPlan& plan,
-                const std::vector<Polygons>& sections, const Overhangs& overhangs, const SiteRules& rules,
-                const Progress& progress) {
-  Sites sites = SiteFinder(placed, surface, plan, sections, overhangs, rules, progress).find();
-  classifySites(sites, plan, sections, rules.lineWidth, progress);
+Sites findSites(const TriangleMesh& placed, const LayeredPart& part, const SiteRules& rules, const Progress& progress) {
+  Sites sites = SiteFinder(placed, part, rules, progress).find();
+  classifySites(sites, part.plan, part.sections, rules.lineWidth, progress);
   for (Site& site : sites.list) {
     const Vec3 start =
-        site.facets.empty() ? Vec3((surface.toMesh * site.at * 100).array().round()) : Vec3(Vec3::Zero());
+        site.facets.empty() ? Vec3((part.surface.toMesh * site.at * 100).array().round()) : Vec3(Vec3::Zero());
     site.id = keyOf(site.facets, start);
   }
   return sites;

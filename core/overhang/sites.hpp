@@ -64,8 +64,14 @@ struct Surface {
   Affine toMesh = Affine::Identity();  // from the plate
 };
 
-Sites findSites(const TriangleMesh& placed, const Surface& surface, const LayerPlan& plan,
-                const std::vector<Polygons>& sections, const Overhangs& overhangs, const SiteRules& rules,
-                const Progress& progress);
+// A part on the plate, cut into layers, with what hangs in each.
+struct LayeredPart {
+  Surface surface;
+  const LayerPlan& plan;
+  const std::vector<Polygons>& sections;  // one for each layer of the plan
+  const Overhangs& overhangs;
+};
+
+Sites findSites(const TriangleMesh& placed, const LayeredPart& part, const SiteRules& rules, const Progress& progress);
 
 }  // namespace trellis

@@ -109,4 +109,12 @@ void classifySites(Sites& sites, const LayerPlan& plan, const std::vector<Polygo
   reorder(sites, order);
 }
 
+std::vector<const FloatingStart*> startsThatMatter(const Sites& sites, const Overhangs& overhangs) {
+  std::vector<const FloatingStart*> starts;
+  for (const Site& site : sites.list)
+    if (site.siteClass == SiteClass::proper)
+      for (const std::size_t k : site.starts) starts.push_back(&overhangs.starts[k]);
+  return starts;
+}
+
 }  // namespace trellis

@@ -17,4 +17,7 @@ inline constexpr std::size_t roundedFootLayers = 3;
 void classifySites(Sites& sites, const LayerPlan& plan, const std::vector<Polygons>& sections, double lineWidth,
                    const Progress& progress);
 
+// What begins in mid-air at proper sites.
+std::vector<const FloatingStart*> startsThatMatter(const Sites& sites, const Overhangs& overhangs);
+
 }  // namespace trellis

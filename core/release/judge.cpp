@@ -28,7 +28,7 @@ class Judge {
     for (std::size_t p = 0; p < figures_.size(); ++p) {
       figures_[p].extraction = ways[p].extraction;
       figures_[p].drainClearance = ways[p].drainClearance;
-      figures_[p].bodyTool = bodies[p].tool;
+      figures_[p].bodyFilament = bodies[p].filament;
       figures_[p].chosen = bodies[p].chosen;
       figures_[p].wouldDissolve = bodies[p].wouldDissolve;
       figures_[p].fragile = isFragile(p);
@@ -209,7 +209,7 @@ std::vector<BodyFilament> bodyFilaments(const Supports& supports, const std::vec
     std::vector<const Settings*> settings;
     for (const std::size_t site : supports.support->pieces[p].sites)
       settings.push_back(&supports.rules[supports.demand[site]->rules].settings);
-    bodies[p].tool = bodyToolOf(settings, ways[p].extraction.free, bodies[p].chosen);
+    bodies[p].filament = bodyFilamentOf(settings, ways[p].extraction.free, bodies[p].chosen);
     const Settings& first = *settings.front();
     bodies[p].wouldDissolve = first.yes("filament2.soluble") && first.text("support.filament.interface") == "second";
   }

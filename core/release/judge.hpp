@@ -15,7 +15,7 @@ struct WayOut {
 
 // Which filament prints a piece's body. Chosen before any line is laid.
 struct BodyFilament {
-  int tool = 0;                // 0 the first, 1 the second
+  Filament filament = Filament::first;
   bool chosen = false;         // it was set by hand, not found
   bool wouldDissolve = false;  // its interface dissolves, and its body would too if it could not be pulled out
 };

@@ -29,8 +29,8 @@ struct PieceFigures {
   ExtractionPath extraction;
   double drainClearance = 0;  // mm across of the widest way from it to the open air; only of pieces that are not free
   Grade grade = Grade::comesAway;
-  int bodyTool = 0;            // filament of everything but the interface: 0 the first, 1 the second
-  bool chosen = false;         // bodyTool was set by hand, not found
+  Filament bodyFilament = Filament::first;  // of everything but the interface
+  bool chosen = false;                      // bodyFilament was set by hand, not found
   bool wouldDissolve = false;  // its interface dissolves, and its body would too if it could not be pulled out
 };
 
@@ -40,6 +40,6 @@ double bondShare(double gap, double layerHeight);
 
 // Which filament prints a piece's body, from its settings: where both are left to the program and water takes the
 // interface away, the first if the piece comes out and its interface keeps its body off the part, else the second.
-int bodyToolOf(const std::vector<const Settings*>& ofItsSites, bool isFree, bool& chosen);
+Filament bodyFilamentOf(const std::vector<const Settings*>& ofItsSites, bool isFree, bool& chosen);
 
 }  // namespace trellis

@@ -43,7 +43,8 @@ class Planner {
   void washOut() {
     std::erase_if(left_, [&](const Bit& bit) {
       const PieceFigures& figures = figures_[bit.piece];
-      if (!bit.paths.empty() || figures.bodyTool != 1 || !figures.wouldDissolve || figures.drainClearance < waterPasses)
+      if (!bit.paths.empty() || figures.bodyFilament != Filament::second || !figures.wouldDissolve ||
+          figures.drainClearance < waterPasses)
         return false;
       addStep(bit, HandMove::washOut, {}, 0);
       return true;

@@ -1,7 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/results/build_project.hpp"
-#include "core/assess/finder.hpp"
-#include "core/assess/scar_map.hpp"
 
 #include "core/assess/contact.hpp"
 #include "core/assess/finder.hpp"
@@ -15,8 +13,6 @@
 
 #include <chrono>
 #include <thread>
-#include "core/assess/finder.hpp"
-#include "core/assess/scar_map.hpp"
 
 namespace trellis {
 
@@ -36,14 +32,14 @@ class BuildRun {
     buildSupports();
     if (watch.supports) watch.supports(std::make_shared<const Supports>(*build_));
     stage("judging pieces", 0.55);
-    const std::vector<WayOut> ways = waysOut(store_, project_, *build_, parts_, groups_, progress_);
+    const Pieces pieces{project_, *build_, parts_, groups_};
+    const std::vector<WayOut> ways = waysOut(store_, pieces, progress_);
     const std::vector<BodyFilament> bodies = bodyFilaments(*build_, ways);
     stage("laying lines", 0.6);
     layPaths(bodies);
     stage("planning removal", 0.92);
     build_->pieces = judgePieces(*build_, ways, bodies, progress_);
-    build_->removal =
-        std::make_shared<const RemovalPlan>(removalOf(store_, project_, *build_, parts_, build_->pieces, progress_));
+    build_->removal = std::make_shared<const RemovalPlan>(removalOf(store_, pieces, build_->pieces, progress_));
     stage("weighing", 0.96);
     weighStanding();
     build_->prices = pricesOf(*build_);
@@ -100,17 +96,17 @@ class BuildRun {
     std::vector<Kept<Sections>> sections;
     for (const PartResults& part : parts_) sections.push_back(part.sections);
     PrintBuilder builder(store_, project_, *build_, sections, progress_);
-    std::vector<int> tools, dissolving;
+    std::vector<Filament> chosen, dissolving;
     for (const BodyFilament& body : bodies) {
-      tools.push_back(body.tool);
-      dissolving.push_back(body.wouldDissolve ? 1 : body.tool);
+      chosen.push_back(body.filament);
+      dissolving.push_back(body.wouldDissolve ? Filament::second : body.filament);
     }
-    const double longer = dissolving == tools ? 0 : tallyOf(builder.print(dissolving), bodies.size(), motion).seconds;
-    build_->print = builder.print(tools);
+    const double longer = dissolving == chosen ? 0 : tallyOf(builder.print(dissolving), bodies.size(), motion).seconds;
+    build_->print = builder.print(chosen);
     build_->towerHasRoom = builder.towerHasRoom();
     build_->codeHasRoom = builder.codeHasRoom();
     build_->tally = tallyOf(build_->print, bodies.size(), motion);
-    if (dissolving != tools) build_->savedSeconds = longer - build_->tally.seconds;
+    if (dissolving != chosen) build_->savedSeconds = longer - build_->tally.seconds;
     build_->raft = {plateHeight(project_.settings), -project_.settings.number("support.raft.gap"), {}};
     if (!builder.raft().empty())
       build_->raft.regions.push_back({bodies.size(), RegionKind::foot, 0, builder.raft(), keyOf(builder.raft())});

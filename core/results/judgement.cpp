@@ -93,15 +93,16 @@ std::vector<Kept<PieceShape>> shapesOf(const Supports& supports) {
 }
 
 // Each piece with the parts it carries, the first of them first.
-std::vector<ExtractionInputs> extractionsOf(const Project& project, const Supports& supports,
-                                            const std::vector<PartResults>& parts) {
+std::vector<ExtractionInputs> extractionsOf(const Pieces& pieces) {
+  const Supports& supports = pieces.supports;
   std::vector<ExtractionInputs> extractions;
   for (Kept<PieceShape>& shape : shapesOf(supports)) {
     std::set<std::size_t> carried;
     for (const std::size_t site : supports.support->pieces[shape->piece].sites)
       carried.insert(supports.demand[site]->part);
     ExtractionInputs in{std::move(shape), {}};
-    for (const std::size_t part : carried) in.parts.push_back({parts[part].mesh, project.parts[part]->placement});
+    for (const std::size_t part : carried)
+      in.parts.push_back({pieces.parts[part].mesh, pieces.project.parts[part]->placement});
     extractions.push_back(std::move(in));
   }
   return extractions;
@@ -119,14 +120,13 @@ const Recipe<Turning, UnscarredInputs> partUnscarred{"unscarred turning", leastS
 const Recipe<Symmetry, MeshInputs> meshSymmetry{"symmetry", symmetry};
 const Recipe<TwinLeftOut, TwinInputs> decisionsLeftOut{"twin left out", leftOut};
 
-std::vector<WayOut> waysOut(Store& store, const Project& project, const Supports& supports,
-                            const std::vector<PartResults>& parts,
-                            const std::vector<std::vector<std::size_t>>& neighbourhoods, const Progress& progress) {
-  const std::vector<ExtractionInputs> extractions = extractionsOf(project, supports, parts);
+std::vector<WayOut> waysOut(Store& store, const Pieces& pieces, const Progress& progress) {
+  const std::vector<ExtractionInputs> extractions = extractionsOf(pieces);
+  const Supports& supports = pieces.supports;
   std::vector<WayOut> ways(extractions.size());
   parallelFor(ways.size(), progress,
               [&](std::size_t p) { ways[p].extraction = *store.getAside(pieceExtraction, extractions[p], progress); });
-  for (const std::vector<std::size_t>& group : neighbourhoods) {
+  for (const std::vector<std::size_t>& group : pieces.neighbourhoods) {
     std::vector<std::size_t> held;
     for (std::size_t p = 0; p < ways.size(); ++p)
       if (const std::size_t part = supports.demand[supports.support->pieces[p].sites.front()]->part;
@@ -135,8 +135,9 @@ std::vector<WayOut> waysOut(Store& store, const Project& project, const Supports
     if (held.empty()) continue;
     DrainInputs in;
     for (const std::size_t part : group) {
-      in.parts.push_back(parts[part].sections);
-      if (parts[part].sections->plan.count() > in.plan.count()) in.plan = parts[part].sections->plan;
+      const Kept<Sections>& sections = pieces.parts[part].sections;
+      in.parts.push_back(sections);
+      if (sections->plan.count() > in.plan.count()) in.plan = sections->plan;
     }
     const Kept<DrainClearance> field = store.getAside(drainField, in, progress);
     parallelFor(held.size(), progress, [&](std::size_t k) {
@@ -146,10 +147,9 @@ std::vector<WayOut> waysOut(Store& store, const Project& project, const Supports
   return ways;
 }
 
-RemovalPlan removalOf(Store& store, const Project& project, const Supports& supports,
-                      const std::vector<PartResults>& parts, std::vector<PieceFigures>& figures,
+RemovalPlan removalOf(Store& store, const Pieces& pieces, std::vector<PieceFigures>& figures,
                       const Progress& progress) {
-  const std::vector<ExtractionInputs> extractions = extractionsOf(project, supports, parts);
+  const std::vector<ExtractionInputs> extractions = extractionsOf(pieces);
   const auto bitsOf = [&](const Recipe<std::vector<Bit>, ExtractionInputs>& recipe, std::size_t piece) {
     std::vector<Bit> bits = *store.getAside(recipe, extractions[piece], progress);
     for (Bit& bit : bits) bit.piece = piece;
@@ -158,7 +158,8 @@ RemovalPlan removalOf(Store& store, const Project& project, const Supports& supp
   std::vector<Bit> whole(extractions.size());
   parallelFor(whole.size(), progress, [&](std::size_t p) { whole[p] = std::move(bitsOf(pieceMoves, p).front()); });
   return planRemoval(
-      supports, std::move(whole), [&](std::size_t piece) { return bitsOf(pieceBits, piece); }, figures, progress);
+      pieces.supports, std::move(whole), [&](std::size_t piece) { return bitsOf(pieceBits, piece); }, figures,
+      progress);
 }
 
 }  // namespace trellis

@@ -76,14 +76,18 @@ struct TwinInputs {
 };
 extern const Recipe<TwinLeftOut, TwinInputs> decisionsLeftOut;
 
+// The pieces of a print's support, with the parts they are among.
+struct Pieces {
+  const Project& project;
+  const Supports& supports;
+  const std::vector<PartResults>& parts;
+  const std::vector<std::vector<std::size_t>>& neighbourhoods;
+};
+
 // How each piece gets out, in order of the support's pieces.
-std::vector<WayOut> waysOut(Store& store, const Project& project, const Supports& supports,
-                            const std::vector<PartResults>& parts,
-                            const std::vector<std::vector<std::size_t>>& neighbourhoods, const Progress& progress);
+std::vector<WayOut> waysOut(Store& store, const Pieces& pieces, const Progress& progress);
 
 // How all support comes off. Sets what the plan says of each piece.
-RemovalPlan removalOf(Store& store, const Project& project, const Supports& supports,
-                      const std::vector<PartResults>& parts, std::vector<PieceFigures>& figures,
-                      const Progress& progress);
+RemovalPlan removalOf(Store& store, const Pieces& pieces, std::vector<PieceFigures>& figures, const Progress& progress);
 
 }  // namespace trellis

@@ -41,9 +41,13 @@ Surface surfaceOf(const MeshAnalysis& mesh, const Placement& placement) {
   return {mesh.neighbours, mesh.tree, transformOf(placement, mesh.tree->mesh()).inverse()};
 }
 
+LayeredPart layered(const MeshAnalysis& mesh, const Placement& placement, const Sections& sections,
+                    const Overhangs& overhangs) {
+  return {surfaceOf(mesh, placement), sections.plan, sections.layers, overhangs};
+}
+
 Sites seek(const SiteInputs& in, const Progress& progress) {
-  return findSites(*in.placed, surfaceOf(*in.mesh, in.placement), in.sections->plan, in.sections->layers, *in.overhangs,
-                   in.rules, progress);
+  return findSites(*in.placed, layered(*in.mesh, in.placement, *in.sections, *in.overhangs), in.rules, progress);
 }
 
 ResolvedDecisions resolve(const DecisionInputs& in, const Progress& progress) {
@@ -51,8 +55,8 @@ ResolvedDecisions resolve(const DecisionInputs& in, const Progress& progress) {
     return std::find_if(in.ownRules.begin(), in.ownRules.end(), [&](const auto& set) { return set.first == own; })
         ->second;
   };
-  return resolveDecisions(in.part, surfaceOf(*in.mesh, in.part.placement), in.sections->plan, in.sections->layers,
-                          *in.overhangs, *in.sites, numberOf, progress);
+  return resolveDecisions(in.part, layered(*in.mesh, in.part.placement, *in.sections, *in.overhangs), *in.sites,
+                          numberOf, progress);
 }
 
 MarkShadows shade(const ShadowInputs& in, const Progress& progress) {

@@ -35,7 +35,7 @@ std::vector<PathGroup> groupsOf(const PrintLayerInputs& in) {
   std::vector<PathGroup> groups = in.raft;
   std::vector<RegionPrint> regions;
   for (const PrintLayerInputs::Region& region : in.regions)
-    regions.push_back({region.lines.value, region.piece, region.tool});
+    regions.push_back({region.lines.value, region.piece, region.filament});
   for (PathGroup& group : supportGroups(regions, in.ties)) groups.push_back(std::move(group));
   for (const PrintLayerInputs::PartLayer& part : in.parts)
     for (PathGroup group : part.paths->groups) {
@@ -60,11 +60,11 @@ PrintLayer layLayer(const PrintLayerInputs& in, const Progress&) {
     std::move(groups.begin(), groups.end(), std::back_inserter(all));
   };
   for (const PathGroup& group : in.around) append({group});
-  std::array<std::vector<PathGroup>, 2> byTool;
-  for (PathGroup& group : groupsOf(in)) byTool[static_cast<std::size_t>(group.tool)].push_back(std::move(group));
-  if (in.firstTool != in.lastTool) append(std::move(byTool[static_cast<std::size_t>(in.firstTool)]));
+  PerFilament<std::vector<PathGroup>> byFilament;
+  for (PathGroup& group : groupsOf(in)) byFilament[indexOf(group.filament)].push_back(std::move(group));
+  if (in.firstFilament != in.lastFilament) append(std::move(byFilament[indexOf(in.firstFilament)]));
   append({in.tower});
-  append(std::move(byTool[static_cast<std::size_t>(in.lastTool)]));
+  append(std::move(byFilament[indexOf(in.lastFilament)]));
   for (const PrintLayerInputs::PartLayer& part : in.parts)
     layer.tooThin.insert(layer.tooThin.end(), part.paths->tooThin.begin(), part.paths->tooThin.end());
   std::vector<const Polygons*> islands;
@@ -96,7 +96,7 @@ PrintBuilder::PrintBuilder(Store& store, const Project& project, const Supports&
     parts_.push_back({partRules(settingsOf(project, p)), {}, Box2(bounds.min().head<2>(), bounds.max().head<2>())});
   }
   for (const RuleSet& rules : supports.rules) {
-    rules_.push_back({supportPathRules(rules.settings), interfaceTool(rules.settings)});
+    rules_.push_back({supportPathRules(rules.settings), interfaceFilament(rules.settings)});
     std::vector<double>& gaps = parts_[rules.part].gapsAbove;
     if (std::find(gaps.begin(), gaps.end(), rules.support.gapAbove) == gaps.end())
       gaps.push_back(rules.support.gapAbove);
@@ -260,30 +260,31 @@ Point PrintBuilder::placeBeside() const {
   return {0, 0};
 }
 
-int PrintBuilder::toolOf(const PieceRegion& region, const std::vector<int>& bodyTools) const {
-  return isInterface(region.kind) ? rules_[region.rules].interfaceTool : bodyTools[region.piece];
+Filament PrintBuilder::filamentOf(const PieceRegion& region, const std::vector<Filament>& bodyFilaments) const {
+  return isInterface(region.kind) ? rules_[region.rules].interfaceFilament : bodyFilaments[region.piece];
 }
 
 // Which filament each layer begins and ends with, so that none is changed without need, and the tower for the changes.
-void PrintBuilder::planTools(const std::vector<int>& bodyTools) {
+void PrintBuilder::planFilaments(const std::vector<Filament>& bodyFilaments) {
   for (Entry& entry : entries_) entry.slabs.clear();
   towerHasRoom_ = true;
-  int tool = 0;
+  Filament now = Filament::first;
   std::vector<TowerLayer> tower;
   for (Entry& entry : entries_) {
-    std::array<bool, 2> used{entry.raftLayer >= 0 || isFirst(entry.bottom), false};
+    PerFilament<bool> used{entry.raftLayer >= 0 || isFirst(entry.bottom), false};
     used[0] = used[0] || std::any_of(entry.partPaths.begin(), entry.partPaths.end(),
                                      [](const auto& part) { return !part.paths->groups.empty(); });
     if (entry.supportLayer >= 0) {
       const SupportLayer& layer = supports_.support->layers[static_cast<std::size_t>(entry.supportLayer)];
-      for (const PieceRegion& region : layer.regions) used[static_cast<std::size_t>(toolOf(region, bodyTools))] = true;
-      for (const TieGroup& ties : layer.ties) used[static_cast<std::size_t>(rules_[ties.rules].interfaceTool)] = true;
+      for (const PieceRegion& region : layer.regions) used[indexOf(filamentOf(region, bodyFilaments))] = true;
+      for (const TieGroup& ties : layer.ties) used[indexOf(rules_[ties.rules].interfaceFilament)] = true;
     }
-    const int before = tool;
-    entry.firstTool =
-        used[static_cast<std::size_t>(tool)] || !used[static_cast<std::size_t>(1 - tool)] ? tool : 1 - tool;
-    entry.lastTool = tool = used[static_cast<std::size_t>(1 - entry.firstTool)] ? 1 - entry.firstTool : entry.firstTool;
-    tower.push_back({entry.bottom, entry.top, entry.lastTool != before});
+    const Filament before = now, other = otherThan(now);
+    entry.firstFilament = used[indexOf(now)] || !used[indexOf(other)] ? now : other;
+    now = otherThan(entry.firstFilament);
+    if (!used[indexOf(now)]) now = entry.firstFilament;
+    entry.lastFilament = now;
+    tower.push_back({entry.bottom, entry.top, entry.lastFilament != before});
   }
   tower_ = planTower(tower, towerRules_);
   if (tower_.columns == 0) return;
@@ -303,15 +304,15 @@ void PrintBuilder::planTools(const std::vector<int>& bodyTools) {
   towerCorner_ = place.value_or(Vec2::Zero());
 }
 
-PrintLayerInputs PrintBuilder::inputsOf(std::size_t i, const std::vector<int>& bodyTools) const {
+PrintLayerInputs PrintBuilder::inputsOf(std::size_t i, const std::vector<Filament>& bodyFilaments) const {
   const Entry& entry = entries_[i];
   PrintLayerInputs in;
   in.bottom = entry.bottom;
   in.top = entry.top;
   in.supportOnly = entry.partLayer < 0;
   in.isFirst = isFirst(entry.bottom);
-  in.firstTool = entry.firstTool;
-  in.lastTool = entry.lastTool;
+  in.firstFilament = entry.firstFilament;
+  in.lastFilament = entry.lastFilament;
   in.backwards = std::llround(entry.top / project_.settings.number("layer.height")) % 2 == 0;
   in.motion = motion_;
   in.travel = travel_;
@@ -322,23 +323,24 @@ PrintLayerInputs PrintBuilder::inputsOf(std::size_t i, const std::vector<int>& b
     const auto s = static_cast<std::size_t>(entry.supportLayer);
     const SupportLayer& support = supports_.support->layers[s];
     for (std::size_t r = 0; r < support.regions.size(); ++r)
-      in.regions.push_back({regionLines_[s][r], support.regions[r].piece, toolOf(support.regions[r], bodyTools)});
+      in.regions.push_back(
+          {regionLines_[s][r], support.regions[r].piece, filamentOf(support.regions[r], bodyFilaments)});
     for (const TieGroup& tie : support.ties)
-      in.ties.push_back({tie.lines, tie.piece, rules_[tie.rules].paths.lineWidth, rules_[tie.rules].interfaceTool});
+      in.ties.push_back({tie.lines, tie.piece, rules_[tie.rules].paths.lineWidth, rules_[tie.rules].interfaceFilament});
   }
   in.parts = entry.partPaths;
-  in.tower = PathGroup{{}, {}, entry.lastTool};
+  in.tower = PathGroup{{}, {}, entry.lastFilament};
   for (const TowerSlab& slab : entry.slabs)
     in.tower.stages.push_back(towerLoops(tower_, slab, entry.top, towerCorner_, towerRules_));
   return in;
 }
 
-Print PrintBuilder::print(const std::vector<int>& bodyTools) {
-  planTools(bodyTools);
+Print PrintBuilder::print(const std::vector<Filament>& bodyFilaments) {
+  planFilaments(bodyFilaments);
   raiseCode();
   Print print{std::vector<std::shared_ptr<const PrintLayer>>(entries_.size())};
   parallelFor(entries_.size(), progress_, [&](std::size_t i) {
-    print.layers[i] = store_.get(printLayer, inputsOf(i, bodyTools), progress_).value;
+    print.layers[i] = store_.get(printLayer, inputsOf(i, bodyFilaments), progress_).value;
   });
   std::erase_if(print.layers, [](const auto& layer) { return layer->runs.empty(); });
   return print;

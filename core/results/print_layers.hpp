@@ -36,13 +36,13 @@ struct PrintLayerInputs {
   double bottom = 0, top = 0;
   bool supportOnly = false, isFirst = false;
   bool backwards = false;  // every other layer: it begins where the one below ends
-  int firstTool = 0, lastTool = 0;
+  Filament firstFilament = Filament::first, lastFilament = Filament::first;
   std::vector<PathGroup> around;  // skirt and brim, before everything else
   std::vector<PathGroup> raft;
   struct Region {
     Kept<std::vector<Stages>> lines;
     std::size_t piece = 0;
-    int tool = 0;
+    Filament filament = Filament::first;
   };
   std::vector<Region> regions;
   std::vector<TiePrint> ties;
@@ -66,7 +66,7 @@ class PrintBuilder {
                const std::vector<Kept<Sections>>& sections, const Progress& progress);
 
   // With these filaments for the bodies of the pieces.
-  Print print(const std::vector<int>& bodyTools);
+  Print print(const std::vector<Filament>& bodyFilaments);
   const Polygons& raft() const { return raft_; }
   bool towerHasRoom() const { return towerHasRoom_; }
   bool codeHasRoom() const { return codeHasRoom_; }
@@ -74,10 +74,10 @@ class PrintBuilder {
  private:
   struct Entry {
     double bottom = 0, top = 0;
-    std::ptrdiff_t partLayer = -1;     // in every part's plan, or −1
-    std::ptrdiff_t supportLayer = -1;  // in SupportLayers, or −1
-    std::ptrdiff_t raftLayer = -1;     // counted from the plate, or −1
-    int firstTool = 0, lastTool = 0;   // the filaments it begins and ends with
+    std::ptrdiff_t partLayer = -1;                                             // in every part's plan, or −1
+    std::ptrdiff_t supportLayer = -1;                                          // in SupportLayers, or −1
+    std::ptrdiff_t raftLayer = -1;                                             // counted from the plate, or −1
+    Filament firstFilament = Filament::first, lastFilament = Filament::first;  // it begins and ends with
     std::vector<TowerSlab> slabs;
     int raised = -1;  // of the plaque and its letters, counted from the plate, or −1
     std::vector<std::vector<std::size_t>>
@@ -89,14 +89,14 @@ class PrintBuilder {
   void layParts(const std::vector<Kept<Sections>>& sections);
   bool isFirst(double bottom) const { return bottom < lowest_ + 1e-6; }
   Point placeBeside() const;
-  void planTools(const std::vector<int>& bodyTools);
+  void planFilaments(const std::vector<Filament>& bodyFilaments);
   Polygons carriedUnder(const Entry& entry, std::size_t part) const;
-  int toolOf(const PieceRegion& region, const std::vector<int>& bodyTools) const;
+  Filament filamentOf(const PieceRegion& region, const std::vector<Filament>& bodyFilaments) const;
   std::pair<Polygons, Polygons> standing() const;
   Polygons covered(const Polygons& parts, const Polygons& supports) const;
   void raiseCode();
   std::vector<PathGroup> aroundIn(std::size_t i) const;
-  PrintLayerInputs inputsOf(std::size_t i, const std::vector<int>& bodyTools) const;
+  PrintLayerInputs inputsOf(std::size_t i, const std::vector<Filament>& bodyFilaments) const;
 
   Store& store_;
   const Project& project_;
@@ -110,7 +110,7 @@ class PrintBuilder {
   };
   struct SupportSettings {
     SupportPathRules paths;
-    int interfaceTool;
+    Filament interfaceFilament;
   };
   std::vector<PartSettings> parts_;
   std::vector<SupportSettings> rules_;  // as Supports::rules

@@ -50,7 +50,7 @@ std::optional<NoLanding> withSeen(const ColumnInputs& in) {
 // Support stands beside seen faces where that carries as much.
 Column descend(const ColumnInputs& in, const Progress& progress) {
   const auto standing = [&](const NoLanding& noLanding) {
-    return buildColumn(*in.demand, *in.obstacles, noLanding, in.rules, in.tree.value.get(), progress);
+    return buildColumn(*in.demand, {*in.obstacles, noLanding}, in.rules, in.tree.value.get(), progress);
   };
   Column column = standing(*in.noLanding);
   if (const std::optional<NoLanding> sparing = withSeen(in)) {
@@ -62,7 +62,7 @@ Column descend(const ColumnInputs& in, const Progress& progress) {
 
 Brought bring(const BroughtInputs& in, const Progress& progress) {
   const MeshPtr placed = transformed(*in.elsewhere, transformOf(in.placement, *in.mesh));
-  return {madeElsewhere(*placed, in.part, in.sections->plan, in.sections->layers, in.rules, progress)};
+  return {madeElsewhere(*placed, {in.part, in.sections->plan, in.sections->layers}, in.rules, progress)};
 }
 
 SupportLayers assemble(const AssemblyInputs& in, const Progress& progress) {

@@ -37,8 +37,14 @@ ProjectPtr afterAll(const Project& project, const std::vector<Operation>& steps)
   return result;
 }
 
-std::optional<Remedy> tried(Store& store, const Project& project, const Build& build, const Finding& finding,
-                            Remedy remedy, const Progress& progress) {
+struct Built {
+  const Project& project;
+  const Build& build;
+};
+
+std::optional<Remedy> tried(Store& store, const Built& before, const Finding& finding, Remedy remedy,
+                            const Progress& progress) {
+  const auto& [project, build] = before;
   try {
     const ProjectPtr mended = afterAll(project, remedy.steps);
     const BuildPtr after = buildProject(store, mended, progress);
@@ -129,7 +135,7 @@ Findings withTriedRemedies(Store& store, const ProjectPtr& project, const Build&
     if (!findings[i].accepted)
       for (const Remedy& remedy : findings[i].remedies) {
         if (remedy.family != 0 && answered.contains(remedy.family)) continue;
-        if (auto kept = tried(store, *project, build, findings[i], remedy, progress)) {
+        if (auto kept = tried(store, {*project, build}, findings[i], remedy, progress)) {
           answered.insert(remedy.family);
           helping.push_back(std::move(*kept));
         }

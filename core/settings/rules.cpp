@@ -92,7 +92,9 @@ TowerRules towerRules(const Settings& settings) {
           support.thickest};
 }
 
-int interfaceTool(const Settings& settings) { return settings.text("support.filament.interface") == "second" ? 1 : 0; }
+Filament interfaceFilament(const Settings& settings) {
+  return settings.text("support.filament.interface") == "second" ? Filament::second : Filament::first;
+}
 
 PartRules partRules(const Settings& settings) {
   return {settings.number("line.width"), settings.number("layer.height"), settings.whole("walls"),

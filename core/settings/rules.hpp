@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/settings/feature.hpp"
+#include "core/settings/filament.hpp"
 #include "core/settings/settings.hpp"
 
 #include <array>
@@ -116,7 +117,7 @@ struct MotionRules {
   double retractAcceleration = 1500;         // mm/s², of the filament
   double lift = 0.2;                         // mm, over the part
   double liftSpeed = 12;                     // mm/s, up and down
-  std::array<double, 2> flow{10, 6};         // mm³/s at most, of each filament
+  PerFilament<double> flow{10, 6};           // mm³/s at most, of each filament
   double leastLayerSeconds = 6;              // of the slower-cooling filament
   double leastSpeed = 8;                     // mm/s that a layer is slowed to
   double fanLeast = 0.5, fanMost = 1;        // 0–1, by how long a layer takes
@@ -131,7 +132,7 @@ struct GcodeRules {
   double filamentDiameter = 1.75;             // mm
   std::string start, end, toolChange;         // with {named} values
   std::string machine, filament, print;       // what it is set up with, by name
-  std::array<std::string, 2> temperatures;    // °C, of each filament's nozzle: {nozzle_heat} in the tool change
+  PerFilament<std::string> temperatures;      // °C, of each filament's nozzle: {nozzle_heat} in the tool change
   std::map<std::string, std::string> values;  // what the names stand for
   std::vector<std::string> partNames;
 };
@@ -160,8 +161,7 @@ AdhesionRules adhesionRules(const Settings& settings);
 TowerRules towerRules(const Settings& settings);
 StabilityRules stabilityRules(const Settings& settings);
 GcodeRules gcodeRules(const Settings& settings, double printHeight, std::vector<std::string> partNames);
-// The filament of an interface: 0 the first, 1 the second.
-int interfaceTool(const Settings& settings);
+Filament interfaceFilament(const Settings& settings);
 
 // The daylight between lines of width w that fill a share of 0–1 of the area, and the share for a daylight:
 // density = w / (w + spacing).

@@ -8,6 +8,7 @@
 #include <tbb/enumerable_thread_specific.h>
 
 #include <algorithm>
+#include <span>
 
 namespace trellis {
 
@@ -75,12 +76,19 @@ Segment segmentOf(const TriangleMesh& mesh, const Topology& topology, std::uint3
           false};
 }
 
+// A plane and the facets it crosses.
+struct Crossed {
+  double height;
+  std::span<const std::uint32_t> facets;
+};
+
 // The end of an open chain has to be computed from the last segment's own facet.
-Polygons chainSection(const TriangleMesh& mesh, const Topology& topology, const std::uint32_t* facets,
-                      std::size_t count, double height, Workspace& work, std::vector<OpenEnd>& open) {
+Polygons chainSection(const TriangleMesh& mesh, const Topology& topology, const Crossed& plane, Workspace& work,
+                      std::vector<OpenEnd>& open) {
+  const auto& [height, facets] = plane;
   work.startingAt.resize(topology.edgeCount(), -1);
   work.segments.clear();
-  for (std::size_t i = 0; i < count; ++i) {
+  for (std::size_t i = 0; i < facets.size(); ++i) {
     Segment segment = segmentOf(mesh, topology, facets[i], height);
     std::int32_t& slot = work.startingAt[segment.fromEdge];
     segment.sameStart = slot;
@@ -101,7 +109,7 @@ Polygons chainSection(const TriangleMesh& mesh, const Topology& topology, const 
   };
   Polygons outlines;
   std::vector<Chain> chains;
-  for (std::size_t start = 0; start < count; ++start) {
+  for (std::size_t start = 0; start < facets.size(); ++start) {
     if (work.segments[start].used) continue;
     Polygon points;
     for (std::size_t at = start;;) {
@@ -138,8 +146,8 @@ Slices sliceWith(const TriangleMesh& mesh, const std::vector<double>& heights, c
   tbb::enumerable_thread_specific<Workspace> workspaces;
   parallelLayers(heights.size(), progress, [&](std::size_t i) {
     const std::size_t first = crossings.first[i];
-    Polygons outlines = chainSection(mesh, topology, crossings.facets.data() + first, crossings.first[i + 1] - first,
-                                     heights[i], workspaces.local(), open[i]);
+    const Crossed plane{heights[i], {crossings.facets.data() + first, crossings.first[i + 1] - first}};
+    Polygons outlines = chainSection(mesh, topology, plane, workspaces.local(), open[i]);
     slices.sections[i] = nested ? unite(outlines) : std::move(outlines);
   });
   for (std::size_t i = 0; i < heights.size(); ++i)

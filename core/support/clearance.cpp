@@ -29,7 +29,7 @@ const Polygons& Clearance::besideOf(std::size_t l) {
   if (!asked && gaps == obstacles_.gaps[site_.part]) return obstacles_.keepOut[l];
   Polygons& cached = besides_[l];
   if (cached.empty()) {
-    const Polygons walls =
+    const Lines walls =
         asked ? linesOutside(obstacles_.walls[l], grow(site_.beyondLean[l - site_.lowest], 0.01)) : obstacles_.walls[l];
     cached = keptClear(obstacles_.sections[l], walls, obstacles_.slopes[l], gaps);
   }

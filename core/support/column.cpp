@@ -17,18 +17,23 @@ constexpr double widestNotch = 20;  // mm across, of a hole or a bay that a deci
 
 class ColumnBuilder {
  public:
-  ColumnBuilder(const DemandSite& site, const Obstacles& obstacles, const SupportRules& rules)
-      : site_(site), obstacles_(obstacles), rules_(rules), clearance_(site, obstacles, rules) {
+  ColumnBuilder(const DemandSite& site, const Terrain& terrain, const SupportRules& rules)
+      : site_(site),
+        terrain_(terrain),
+        obstacles_(terrain.obstacles),
+        rules_(rules),
+        clearance_(site, obstacles_, rules) {
     if (rules.outline == Outline::squared) return;  // columns stand apart already
     for (const Polygons& layer : site.uncut.cut) cut_.insert(cut_.end(), layer.begin(), layer.end());
     if (!cut_.empty()) cut_ = grow(unite(cut_), rules.lineWidth / 2 + rough);
   }
 
-  Column build(const std::vector<Polygons>& noLanding, const Tree* tree, const Progress& progress) {
+  Column build(const Tree* tree, const Progress& progress) {
     isTree_ = tree != nullptr;
-    Descent descent = tree ? descendBranches(site_, *tree, obstacles_, noLanding, rules_, clearance_, progress)
-                           : descendColumn(site_, obstacles_, noLanding, rules_, clearance_, heights(), progress);
-    if (!isTree_ && !cut_.empty() && !site_.isHold()) keepWithinUncut(descent, noLanding, progress);
+    const Ground ground{obstacles_, terrain_.noLanding, rules_, clearance_};
+    Descent descent =
+        tree ? descendBranches(site_, *tree, ground, progress) : descendColumn(site_, ground, heights(), progress);
+    if (!isTree_ && !cut_.empty() && !site_.isHold()) keepWithinUncut(descent, progress);
     steps_ = std::move(descent.steps);
     column_ = {{},
                {},
@@ -56,7 +61,7 @@ class ColumnBuilder {
 
   // What decisions leave of a column is never more than stood before: slivers beside a cut are not made wide enough to
   // stand by themselves, and those that then are thinner than a line go with it.
-  void keepWithinUncut(Descent& descent, const std::vector<Polygons>& noLanding, const Progress& progress) const {
+  void keepWithinUncut(Descent& descent, const Progress& progress) const {
     DemandSite all = site_;
     all.lowest = site_.uncut.lowest;
     all.layers = site_.uncut.layers;
@@ -65,7 +70,7 @@ class ColumnBuilder {
     all.uncut = {};
     Clearance clearance(all, obstacles_, rules_);
     const std::vector<double> planned = planHeights(obstacles_.plan, all.lowest, all.highest(), rules_);
-    const Descent before = descendColumn(all, obstacles_, noLanding, rules_, clearance, planned, progress);
+    const Descent before = descendColumn(all, {obstacles_, terrain_.noLanding, rules_, clearance}, planned, progress);
     const auto within = [&](Polygons& reach, const Polygons& stood) {
       if (!reach.empty()) reach = opened(intersect(reach, stood), rules_.lineWidth * 0.49);
     };
@@ -223,6 +228,7 @@ class ColumnBuilder {
   }
 
   const DemandSite& site_;
+  const Terrain& terrain_;
   const Obstacles& obstacles_;
   const SupportRules& rules_;
   Clearance clearance_;
@@ -272,9 +278,9 @@ std::vector<double> planHoldHeights(const LayerPlan& plan, std::size_t highest, 
   return withoutThinSlabs(wanted, rules.thinnest);
 }
 
-Column buildColumn(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& noLanding,
-                   const SupportRules& rules, const Tree* tree, const Progress& progress) {
-  return ColumnBuilder(site, obstacles, rules).build(noLanding, tree, progress);
+Column buildColumn(const DemandSite& site, const Terrain& terrain, const SupportRules& rules, const Tree* tree,
+                   const Progress& progress) {
+  return ColumnBuilder(site, terrain, rules).build(tree, progress);
 }
 
 }  // namespace trellis

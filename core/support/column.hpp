@@ -16,7 +16,7 @@ struct ColumnSlab {
   Polygons graded = {};        // body of in-between density, right under the interface
   Polygons lower = {};         // interface over the part it stands on
   Polygons foot = {};          // the spread-out lowest layers on the plate
-  Polygons ties = {};          // of a hold, as open lines
+  Lines ties = {};             // of a hold
   Polygons branch = {};        // of a tree, instead of body
   Polygons notches = {};       // beside the others, where decisions cut into it: no wall is needed along those
 };
@@ -55,8 +55,8 @@ std::vector<double> planHoldHeights(const LayerPlan& plan, std::size_t highest, 
 std::vector<double> withoutThinSlabs(const std::vector<std::pair<double, bool>>& wanted, double thinnest);
 
 // Lets the site's demand down to its footing, along its branches if there is a tree, and divides what stands there by
-// its uses. noLanding is up-facing surface where nothing may stand, all parts together, by the layer above it.
-Column buildColumn(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& noLanding,
-                   const SupportRules& rules, const Tree* tree, const Progress& progress);
+// its uses.
+Column buildColumn(const DemandSite& site, const Terrain& terrain, const SupportRules& rules, const Tree* tree,
+                   const Progress& progress);
 
 }  // namespace trellis

@@ -18,15 +18,14 @@ constexpr double smoothing = 0.004;  // mm an outline may move; without it corne
 class Letting {
  public:
   // slender, if given, widens what is too thin.
-  Letting(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& noLanding,
-          const SupportRules& rules, Clearance& clearance, const SlenderColumns* slender)
+  Letting(const DemandSite& site, const Ground& ground, const SlenderColumns* slender)
       : site_(site),
-        obstacles_(obstacles),
-        rules_(rules),
-        clearance_(clearance),
-        ground_{obstacles, noLanding, rules, clearance},
+        obstacles_(ground.obstacles),
+        rules_(ground.rules),
+        clearance_(ground.clearance),
+        ground_(ground),
         slender_(slender),
-        denied_(deniedTo(site, rules.lineWidth)) {
+        denied_(deniedTo(site, rules_.lineWidth)) {
     if (isSquared()) findTiles();
   }
 
@@ -195,10 +194,10 @@ Polygons DescentStep::whole() const {
   return all;
 }
 
-Descent descendColumn(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& noLanding,
-                      const SupportRules& rules, Clearance& clearance, const std::vector<double>& heights,
+Descent descendColumn(const DemandSite& site, const Ground& ground, const std::vector<double>& heights,
                       const Progress& progress) {
-  Descent descent = Letting(site, obstacles, noLanding, rules, clearance, nullptr).run(heights, progress);
+  const SupportRules& rules = ground.rules;
+  Descent descent = Letting(site, ground, nullptr).run(heights, progress);
   if (site.isHold() || !mayBeSlender(descent.steps)) return descent;
   const SlenderColumns slender(descent.steps, rules, progress);
   if (!slender.any()) return descent;
@@ -208,7 +207,7 @@ Descent descendColumn(const DemandSite& site, const Obstacles& obstacles, const 
     descent.slenderWidth = slender.worstWidth();
     return descent;
   }
-  descent = Letting(site, obstacles, noLanding, rules, clearance, &slender).run(heights, progress);
+  descent = Letting(site, ground, &slender).run(heights, progress);
   if (mayBeSlender(descent.steps)) {
     const SlenderColumns left(descent.steps, rules, progress);
     descent.slenderHeight = left.worstHeight();

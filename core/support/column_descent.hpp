@@ -30,6 +30,14 @@ struct Descent {
   double slenderHeight = 0, slenderWidth = 0;  // mm, of the worst column that stays too thin for its height; 0 if none
 };
 
+// What every way of letting a site's support down has in common.
+struct Ground {
+  const Obstacles& obstacles;
+  const std::vector<Polygons>& noLanding;  // as in Terrain
+  const SupportRules& rules;
+  Clearance& clearance;
+};
+
 // A column is slender when the largest circle in it is less across than this share of its height, or than leastColumn
 // where it is high enough to widen so far: common practice.
 inline constexpr double leastSteadiness = 1.0 / 12;
@@ -44,11 +52,9 @@ inline constexpr double smoothness = 0.1;
 inline constexpr double wideningLean = 30;
 
 // Lets the site's demand down through heights, which are highest first and end with what the plate's supports stand on.
-// Slender columns widen below the interface, never into the gaps. noLanding is up-facing surface where nothing may
-// stand, all parts together, by the layer above it. Weak on up-facing slopes when the gap below is no multiple
-// of the layer height: landings narrower than half a line are left out there.
-Descent descendColumn(const DemandSite& site, const Obstacles& obstacles, const std::vector<Polygons>& noLanding,
-                      const SupportRules& rules, Clearance& clearance, const std::vector<double>& heights,
+// Slender columns widen below the interface, never into the gaps. Weak on up-facing slopes when the gap below is no
+// multiple of the layer height: landings narrower than half a line are left out there.
+Descent descendColumn(const DemandSite& site, const Ground& ground, const std::vector<double>& heights,
                       const Progress& progress);
 
 // How far beyond its demand, in mm in plan, support may reach that begins at so great a height.

@@ -267,12 +267,12 @@ class Divider {
   void addHolds() {
     for (const auto& [tint, tinted] : asked_.marks.tints) {
       const bool any =
-          std::any_of(tinted.walls.begin(), tinted.walls.end(), [](const Polygons& lines) { return !lines.empty(); });
+          std::any_of(tinted.walls.begin(), tinted.walls.end(), [](const Lines& lines) { return !lines.empty(); });
       if (any) addHold(tinted.walls, rulesOf(tint), {CauseKind::hold, asked_.part, 0});
     }
   }
 
-  void addHold(const std::vector<Polygons>& walls, std::size_t index, Cause cause) {
+  void addHold(const std::vector<Lines>& walls, std::size_t index, Cause cause) {
     for (DemandSite& hold : holdsBeside(walls, asked_, rules(index), progress_)) {
       double sum = 0;
       for (std::size_t k = 0; k < hold.walls.size(); ++k)

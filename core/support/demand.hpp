@@ -47,7 +47,7 @@ struct DemandSite {
   Uncut uncut = {};
   std::vector<Polygons> seen = {};  // of each layer, what of it will be looked at; empty if that is nothing
   ColumnGrid grid = {};
-  std::vector<Polygons> walls;    // of a hold: the wall of each layer, as in MarkShadows
+  std::vector<Lines> walls;       // of a hold: the wall of each layer, as in MarkShadows
   std::vector<Contact> contacts;  // by cause, ascending
   std::size_t highest() const { return lowest + layers.size() - 1; }
   bool isHold() const { return !walls.empty(); }

@@ -9,14 +9,6 @@
 
 namespace trellis {
 
-// What every way of letting a site's support down has in common.
-struct Ground {
-  const Obstacles& obstacles;
-  const std::vector<Polygons>& noLanding;  // as for descendColumn
-  const SupportRules& rules;
-  Clearance& clearance;
-};
-
 // mm²; what is smaller holds no line.
 inline double speckOf(const SupportRules& rules) { return rules.lineWidth * rules.lineWidth / 2; }
 

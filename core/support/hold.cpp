@@ -19,7 +19,7 @@ Vec2 outwardOf(const Vec2& from, const Vec2& to) {  // the part lies on the left
   return {along.y(), -along.x()};
 }
 
-Polygons bandOf(const Polygons& walls, double reach) {
+Polygons bandOf(const Lines& walls, double reach) {
   Polygons quads;
   for (const Polygon& line : walls) {
     const Vec2 a = toMm(line.front()), b = toMm(line.back());
@@ -34,7 +34,7 @@ Polygons bandOf(const Polygons& walls, double reach) {
 
 }  // namespace
 
-std::vector<DemandSite> holdsBeside(const std::vector<Polygons>& walls, const Asked& asked, const SupportRules& rules,
+std::vector<DemandSite> holdsBeside(const std::vector<Lines>& walls, const Asked& asked, const SupportRules& rules,
                                     const Progress& progress) {
   std::vector<Polygons> bands(walls.size());
   const double reach = std::max(rules.gapBeside, rules.gapHold) + 2 * rules.lineWidth;
@@ -48,7 +48,7 @@ std::vector<DemandSite> holdsBeside(const std::vector<Polygons>& walls, const As
   return holds;
 }
 
-Polygons tiesAt(const Polygons& walls, const SupportRules& rules) {
+Lines tiesAt(const Lines& walls, const SupportRules& rules) {
   double total = 0;
   std::vector<std::pair<Vec2, Vec2>> lines;
   for (const Polygon& line : walls) {
@@ -62,7 +62,7 @@ Polygons tiesAt(const Polygons& walls, const SupportRules& rules) {
     return std::pair(a.x(), a.y()) < std::pair(b.x(), b.y());
   });
   const double count = std::max(1.0, std::ceil(total / tieEvery - 1e-9));
-  Polygons ties;
+  Lines ties;
   double passed = 0;
   for (const auto& [a, b] : lines) {
     const double length = (b - a).norm();

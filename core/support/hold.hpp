@@ -8,11 +8,11 @@ namespace trellis {
 
 // Where columns stand beside marked walls, lines as in MarkShadows: on the outside, from the wall itself to two
 // lines past the gap beside. Walls of neighbouring layers that touch make one hold.
-std::vector<DemandSite> holdsBeside(const std::vector<Polygons>& walls, const Asked& asked, const SupportRules& rules,
+std::vector<DemandSite> holdsBeside(const std::vector<Lines>& walls, const Asked& asked, const SupportRules& rules,
                                     const Progress& progress);
 
-// Ties of a hold in one layer, as open lines: from the wall across the hold gap and a line deep into the column.
+// Ties of a hold in one layer: from the wall across the hold gap and a line deep into the column.
 // One for every ten millimetres of wall, at least one.
-Polygons tiesAt(const Polygons& walls, const SupportRules& rules);
+Lines tiesAt(const Lines& walls, const SupportRules& rules);
 
 }  // namespace trellis

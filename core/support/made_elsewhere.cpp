@@ -45,10 +45,10 @@ std::vector<double> boundariesOf(const TriangleMesh& mesh, const LayerPlan& plan
 
 class Taking {
  public:
-  Taking(std::size_t part, const LayerPlan& plan, const std::vector<Polygons>& sections, const SupportRules& rules)
-      : plan_(plan), sections_(sections), rules_(rules) {
-    out_.demand.part = out_.demand.rules = part;
-    rests_.resize(plan.count());
+  Taking(const CarriedPart& part, const SupportRules& rules)
+      : plan_(part.plan), sections_(part.sections), rules_(rules) {
+    out_.demand.part = out_.demand.rules = part.number;
+    rests_.resize(plan_.count());
   }
 
   std::shared_ptr<const MadeElsewhere> take(const TriangleMesh& mesh, const Progress& progress) {
@@ -143,11 +143,10 @@ class Taking {
 
 }  // namespace
 
-std::shared_ptr<const MadeElsewhere> madeElsewhere(const TriangleMesh& mesh, std::size_t part, const LayerPlan& plan,
-                                                   const std::vector<Polygons>& sections, const SupportRules& rules,
-                                                   const Progress& progress) {
-  if (plan.count() == 0) return nullptr;
-  return Taking(part, plan, sections, rules).take(mesh, progress);
+std::shared_ptr<const MadeElsewhere> madeElsewhere(const TriangleMesh& mesh, const CarriedPart& part,
+                                                   const SupportRules& rules, const Progress& progress) {
+  if (part.plan.count() == 0) return nullptr;
+  return Taking(part, rules).take(mesh, progress);
 }
 
 }  // namespace trellis

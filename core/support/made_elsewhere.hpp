@@ -12,12 +12,17 @@ struct MadeElsewhere {
   Column column;
 };
 
+// The part it came with.
+struct CarriedPart {
+  std::size_t number;
+  const LayerPlan& plan;
+  const std::vector<Polygons>& sections;  // one for each layer of the plan
+};
+
 // Cuts the mesh, in plate coordinates, into slabs as high as the plan's layers; where it has level faces, slabs end
 // exactly there, so that its gaps stay what they are. What lies within the part is left out. Right under the part as
 // many layers are printed as interface as the rules ask for. Nothing where no slab of it is left.
-// sections: of the part, one for each layer of the plan. rules: the number of the settings it is printed by.
-std::shared_ptr<const MadeElsewhere> madeElsewhere(const TriangleMesh& mesh, std::size_t part, const LayerPlan& plan,
-                                                   const std::vector<Polygons>& sections, const SupportRules& rules,
-                                                   const Progress& progress);
+std::shared_ptr<const MadeElsewhere> madeElsewhere(const TriangleMesh& mesh, const CarriedPart& part,
+                                                   const SupportRules& rules, const Progress& progress);
 
 }  // namespace trellis

@@ -30,13 +30,13 @@ Polygons standingRoom(const Polygons& steps, const Polygons& below, const Polygo
   return wide.empty() ? Polygons{} : intersect(steps, grow(wide, reach));
 }
 
-Polygons without(const Polygons& lines, const Polygons& region) {
+Lines without(const Lines& lines, const Polygons& region) {
   return region.empty() ? lines : linesOutside(lines, region);
 }
 
 }  // namespace
 
-Polygons keptClear(const Polygons& section, const Polygons& walls, const Polygons& slopes, const GapsAround& gaps) {
+Polygons keptClear(const Polygons& section, const Lines& walls, const Lines& slopes, const GapsAround& gaps) {
   const Polygons beside = around(walls, gaps.beside + outlineSlack);
   if (gaps.slope <= 0 || slopes.empty()) return unite(section, beside);
   Polygons all = around(slopes, gaps.slope + outlineSlack);
@@ -76,11 +76,11 @@ Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>&
     Polygons beside;
     for (const PartObstacles& part : parts) {
       if (i >= part.sections.size() || part.sections[i].empty()) continue;
-      const Polygons slopes = without(asLines(part.sections[i]), stood), walls = without(slopes, leaning);
+      const Lines slopes = without(asLines(part.sections[i]), stood), walls = without(slopes, leaning);
       const Polygons kept = stood.empty() && leaning.empty() ? grow(part.sections[i], part.gaps.beside + outlineSlack)
                                                              : keptClear(part.sections[i], walls, slopes, part.gaps);
-      result.walls[i].insert(result.walls[i].end(), walls.begin(), walls.end());
-      result.slopes[i].insert(result.slopes[i].end(), slopes.begin(), slopes.end());
+      result.walls[i].add(walls);
+      result.slopes[i].add(slopes);
       beside.insert(beside.end(), kept.begin(), kept.end());
     }
     result.keepOut[i] = parts.size() > 1 ? unite(beside) : std::move(beside);

@@ -20,11 +20,17 @@ struct Obstacles {
   std::vector<Polygons> sections;    // of all parts
   std::vector<Polygons> exposedTop;  // of each section, what the next one leaves uncovered: up-facing surface
   std::vector<Polygons> landable;    // of each ledge, what lies near surface flat enough to be stood on
-  std::vector<Polygons> walls;       // outlines that count for the gap beside, as open lines
-  std::vector<Polygons> slopes;      // those that count for the slope gap: walls, and what leans out over support
+  std::vector<Lines> walls;          // outlines that count for the gap beside
+  std::vector<Lines> slopes;         // those that count for the slope gap: walls, and what leans out over support
   std::vector<Polygons> keepOut;     // sections, and everything within these gaps of walls and slopes
   std::vector<GapsAround> gaps;      // kept in keepOut from each part
   std::vector<Polygons> forbidden;   // zones to be kept clear; empty when there are none
+};
+
+// What support goes around, and where it may not stand: up-facing surface of all parts together, by the layer above it.
+struct Terrain {
+  const Obstacles& obstacles;
+  const std::vector<Polygons>& noLanding;
 };
 
 // What one part puts into the way, one entry per layer of its own plan.
@@ -44,8 +50,8 @@ inline constexpr double standingSlope = 45;
 // kept from the bead, so it is taken wider by this, mm.
 inline constexpr double outlineSlack = 0.022;
 
-// A section with what is within the gaps of its walls and slopes, which are open lines.
-Polygons keptClear(const Polygons& section, const Polygons& walls, const Polygons& slopes, const GapsAround& gaps);
+// A section with what is within the gaps of its walls and slopes.
+Polygons keptClear(const Polygons& section, const Lines& walls, const Lines& slopes, const GapsAround& gaps);
 
 Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>& parts, const Progress& progress);
 

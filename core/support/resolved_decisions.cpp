@@ -21,23 +21,21 @@ std::vector<double> undersides(const LayerPlan& plan) {
 }
 
 // As Overhangs::demand, for another lean and within a region only.
-Polygons hangingIn(const Polygons& within, std::size_t i, double lean, const LayerPlan& plan,
-                   const std::vector<Polygons>& sections, const Overhangs& overhangs) {
-  if (i == 0 || within.empty() || overhangs.layerDifference[i].empty()) return {};
-  const double reach = (plan.spans[i].middle() - plan.spans[i - 1].middle()) * std::tan(toRadians(lean));
-  const Polygons hangs = withoutSpecks(subtract(sections[i], grow(sections[i - 1], reach)), smallest);
+Polygons hangingIn(const Polygons& within, std::size_t i, double lean, const LayeredPart& part) {
+  if (i == 0 || within.empty() || part.overhangs.layerDifference[i].empty()) return {};
+  const double reach = (part.plan.spans[i].middle() - part.plan.spans[i - 1].middle()) * std::tan(toRadians(lean));
+  const Polygons hangs = withoutSpecks(subtract(part.sections[i], grow(part.sections[i - 1], reach)), smallest);
   if (hangs.empty()) return {};
-  return withoutSpecks(intersect(intersect(overhangs.layerDifference[i], grow(hangs, reach)), within), smallest);
+  return withoutSpecks(intersect(intersect(part.overhangs.layerDifference[i], grow(hangs, reach)), within), smallest);
 }
 
-ResolvedZone claimOf(const Zone& zone, const Affine& toPlate, const LayerPlan& plan,
-                     const std::vector<Polygons>& sections, const Overhangs& overhangs, const Progress& progress) {
-  ResolvedZone one{zone.as, zoneSections(zone, toPlate, undersides(plan), progress),
-                   std::vector<Polygons>(plan.count()), 0};
+ResolvedZone claimOf(const Zone& zone, const LayeredPart& part, const Progress& progress) {
+  const std::size_t layers = part.plan.count();
+  ResolvedZone one{zone.as, zoneSections(zone, part.surface.toMesh.inverse(), undersides(part.plan), progress),
+                   std::vector<Polygons>(layers), 0};
   if (zone.as == ZoneAs::enforce)
-    parallelLayers(plan.count(), progress, [&](std::size_t i) {
-      one.demand[i] = hangingIn(one.within[i], i, zone.lean, plan, sections, overhangs);
-    });
+    parallelLayers(layers, progress,
+                   [&](std::size_t i) { one.demand[i] = hangingIn(one.within[i], i, zone.lean, part); });
   return one;
 }
 
@@ -56,8 +54,8 @@ Vec2 outwardOf(const Polygon& line) {  // of two points; the part lies on the le
 }
 
 // Of outlines as lines, what faces the same way as what is nearest to a place: not the far side of a thin wall.
-Polygons facingAsAt(const Polygons& outlines, const Vec2& at) {
-  Polygons lines;
+Lines facingAsAt(const Lines& outlines, const Vec2& at) {
+  Lines lines;
   for (const Polygon& line : outlines)
     for (std::size_t k = 1; k < line.size(); ++k)
       if (line[k] != line[k - 1]) lines.push_back({line[k - 1], line[k]});
@@ -68,18 +66,18 @@ Polygons facingAsAt(const Polygons& outlines, const Vec2& at) {
   };
   const Vec2 facing = outwardOf(*std::min_element(
       lines.begin(), lines.end(), [&](const Polygon& a, const Polygon& b) { return away(a) < away(b); }));
-  std::erase_if(lines, [&](const Polygon& line) { return outwardOf(line).dot(facing) <= 0; });
+  lines.dropWhere([&](const Polygon& line) { return outwardOf(line).dot(facing) <= 0; });
   return lines;
 }
 
-ResolvedProp claimOf(const Prop& prop, const Affine& toPlate, const LayerPlan& plan,
-                     const std::vector<Polygons>& sections, const Overhangs& overhangs) {
-  const Vec3 at = toPlate * prop.at;
+ResolvedProp claimOf(const Prop& prop, const LayeredPart& part) {
+  const LayerPlan& plan = part.plan;
+  const Vec3 at = part.surface.toMesh.inverse() * prop.at;
   ResolvedProp one{std::vector<Polygons>(plan.count()), {}, {discAt(at, prop.width / 2)}, 0};
   double found = 0;
   for (std::size_t i = 1; i < plan.count(); ++i)
     if (std::abs(plan.spans[i].bottom - at.z()) <= prop.width / 2 + plan.spans[i].height()) {
-      one.demand[i] = withoutSpecks(intersect(overhangs.layerDifference[i], one.disc), smallest);
+      one.demand[i] = withoutSpecks(intersect(part.overhangs.layerDifference[i], one.disc), smallest);
       found += area(one.demand[i]);
     }
   if (found > 0.05 * area(one.disc)) return one;  // else it is put against a wall
@@ -87,13 +85,14 @@ ResolvedProp claimOf(const Prop& prop, const Affine& toPlate, const LayerPlan& p
   one.walls.resize(plan.count());
   for (std::size_t i = 0; i < plan.count(); ++i)
     if (std::abs(plan.spans[i].middle() - at.z()) <= prop.width / 2)
-      one.walls[i] = facingAsAt(linesInside(asLines(sections[i]), one.disc), at.head<2>());
+      one.walls[i] = facingAsAt(linesInside(asLines(part.sections[i]), one.disc), at.head<2>());
   return one;
 }
 
 }  // namespace
 
-std::uint32_t siteNear(const Sites& sites, const Overhangs& overhangs, const Surface& surface, const Vec3& at) {
+std::uint32_t siteNear(const Sites& sites, const LayeredPart& part, const Vec3& at) {
+  const Surface& surface = part.surface;
   const Vec3 onPlate = surface.toMesh.inverse() * at;
   const double stretch = surface.toMesh.linear().norm();
   for (const std::uint32_t facet : surface.tree->facetsNear(at, 0.05 * stretch))  // at a rim, the side that hangs
@@ -102,30 +101,29 @@ std::uint32_t siteNear(const Sites& sites, const Overhangs& overhangs, const Sur
       return sites.ofFacet[facet];
   for (std::uint32_t s = 0; s < sites.list.size(); ++s)
     for (const std::size_t k : sites.list[s].starts)
-      if ((overhangs.starts[k].at - onPlate).norm() < pointing + std::sqrt(overhangs.starts[k].area)) return s;
+      if ((part.overhangs.starts[k].at - onPlate).norm() < pointing + std::sqrt(part.overhangs.starts[k].area))
+        return s;
   return Sites::none;
 }
 
-ResolvedDecisions resolveDecisions(const Part& part, const Surface& surface, const LayerPlan& plan,
-                                   const std::vector<Polygons>& sections, const Overhangs& overhangs,
-                                   const Sites& sites, const std::function<std::size_t(const Overrides&)>& ownRules,
+ResolvedDecisions resolveDecisions(const Part& part, const LayeredPart& layered, const Sites& sites,
+                                   const std::function<std::size_t(const Overrides&)>& ownRules,
                                    const Progress& progress) {
-  const Affine toPlate = surface.toMesh.inverse();
   ResolvedDecisions resolved;
   resolved.tints.fill(ownRules({}));
   for (const auto& [tint, settings] : part.tints) resolved.tints[static_cast<std::size_t>(tint)] = ownRules(settings);
   for (const Zone& zone : part.zones) {
-    resolved.zones.push_back(claimOf(zone, toPlate, plan, sections, overhangs, progress));
+    resolved.zones.push_back(claimOf(zone, layered, progress));
     resolved.zones.back().rules = ownRules(zone.settings);
   }
   for (const Prop& prop : part.props) {
-    resolved.props.push_back(claimOf(prop, toPlate, plan, sections, overhangs));
+    resolved.props.push_back(claimOf(prop, layered));
     resolved.props.back().rules = ownRules(prop.settings);
   }
   resolved.sites.resize(sites.list.size());
   for (ResolvedSite& one : resolved.sites) one.rules = ownRules({});
   for (std::size_t k = 0; k < part.sites.size(); ++k) {
-    const std::uint32_t site = siteNear(sites, overhangs, surface, part.sites[k].at);
+    const std::uint32_t site = siteNear(sites, layered, part.sites[k].at);
     if (site == Sites::none)
       resolved.placeless.push_back(k);
     else

@@ -16,7 +16,7 @@ struct ResolvedZone {
 
 struct ResolvedProp {
   std::vector<Polygons> demand;  // the underside over its width
-  std::vector<Polygons> walls;   // or, where there is no underside, the wall beside it, as in MarkShadows
+  std::vector<Lines> walls;      // or, where there is no underside, the wall beside it, as in MarkShadows
   Polygons disc;                 // its width
   std::size_t rules = 0;
 };
@@ -37,12 +37,11 @@ struct ResolvedDecisions {
 };
 
 // ownRules gives the index of a set of settings: that of the part for none of its own.
-ResolvedDecisions resolveDecisions(const Part& part, const Surface& surface, const LayerPlan& plan,
-                                   const std::vector<Polygons>& sections, const Overhangs& overhangs,
-                                   const Sites& sites, const std::function<std::size_t(const Overrides&)>& ownRules,
+ResolvedDecisions resolveDecisions(const Part& part, const LayeredPart& layered, const Sites& sites,
+                                   const std::function<std::size_t(const Overrides&)>& ownRules,
                                    const Progress& progress);
 
 // The site at a place of the surface, in mesh coordinates; Sites::none where there is none.
-std::uint32_t siteNear(const Sites& sites, const Overhangs& overhangs, const Surface& surface, const Vec3& at);
+std::uint32_t siteNear(const Sites& sites, const LayeredPart& part, const Vec3& at);
 
 }  // namespace trellis

@@ -135,11 +135,14 @@ class Outlines {
 };
 
 // What slabs of one use and of the same settings cover, as regions.
-void addRegions(Draft& draft, RegionKind kind, std::size_t rules, const Slabs& slabs, const Polygons& all,
-                const Outlines& taken) {
+struct Use {
+  RegionKind kind;
+  std::size_t rules;
+};
+void addRegions(Draft& draft, const Use& use, const Slabs& slabs, const Polygons& all, const Outlines& taken) {
   Outlines own, notches;
   for (const auto& [site, slab] : slabs) {
-    own.add(slab->*areasOfKind[static_cast<std::size_t>(kind)], site);
+    own.add(slab->*areasOfKind[static_cast<std::size_t>(use.kind)], site);
     notches.add(slab->notches, site);
   }
   own.find();
@@ -149,9 +152,9 @@ void addRegions(Draft& draft, RegionKind kind, std::size_t rules, const Slabs& s
     const Box2 box = boundsOf(component);
     std::vector<std::size_t> sites = own.sitesIn(component, box);
     Polygons beside;
-    if (kind == RegionKind::body || kind == RegionKind::graded) taken.reachingTo(box, beside);
+    if (use.kind == RegionKind::body || use.kind == RegionKind::graded) taken.reachingTo(box, beside);
     notches.reachingTo(box, beside);
-    draft.regions.push_back({kind, std::move(component), std::move(beside), box, std::move(sites), rules});
+    draft.regions.push_back({use.kind, std::move(component), std::move(beside), box, std::move(sites), use.rules});
   }
 }
 
@@ -167,7 +170,7 @@ void fillDraft(Draft& draft) {
       Outlines before;
       before.add(taken, 0);
       before.find();
-      addRegions(draft, static_cast<RegionKind>(k), rules, slabs, all, before);
+      addRegions(draft, {static_cast<RegionKind>(k), rules}, slabs, all, before);
       taken.insert(taken.end(), all.begin(), all.end());
     }
 }

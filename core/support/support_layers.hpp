@@ -20,7 +20,7 @@ struct PieceRegion {
 // What reaches from a hold to the wall in one layer.
 struct TieGroup {
   std::size_t piece = 0, rules = 0;
-  Polygons lines;  // open
+  Lines lines;
 };
 
 struct SupportLayer {

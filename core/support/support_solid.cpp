@@ -44,9 +44,9 @@ SolidVertex vertexOf(const Vec3& at, const Vec3& normal, const PieceRegion& regi
           static_cast<std::uint32_t>(region.piece)};
 }
 
-void addQuad(std::vector<SolidVertex>& out, const Vec3& a, const Vec3& b, const Vec3& c, const Vec3& d,
-             const Vec3& normal, const PieceRegion& region) {
-  for (const Vec3& p : {a, b, c, a, c, d}) out.push_back(vertexOf(p, normal, region));
+void addQuad(std::vector<SolidVertex>& out, const std::array<Vec3, 4>& corners, const Vec3& normal,
+             const PieceRegion& region) {
+  for (const std::size_t k : {0, 1, 2, 0, 2, 3}) out.push_back(vertexOf(corners[k], normal, region));
 }
 
 void addWalls(std::vector<SolidVertex>& out, const Stretch& stretch, const Polygons& outlines) {
@@ -54,8 +54,10 @@ void addWalls(std::vector<SolidVertex>& out, const Stretch& stretch, const Polyg
     for (std::size_t i = 0; i < outline.size(); ++i) {
       const Vec2 a = toMm(outline[i]), b = toMm(outline[(i + 1) % outline.size()]);
       const Vec2 along = (b - a).normalized();
-      addQuad(out, {a.x(), a.y(), stretch.bottom}, {b.x(), b.y(), stretch.bottom}, {b.x(), b.y(), stretch.top},
-              {a.x(), a.y(), stretch.top}, {along.y(), -along.x(), 0}, *stretch.region);
+      addQuad(out,
+              {Vec3(a.x(), a.y(), stretch.bottom), Vec3(b.x(), b.y(), stretch.bottom), Vec3(b.x(), b.y(), stretch.top),
+               Vec3(a.x(), a.y(), stretch.top)},
+              {along.y(), -along.x(), 0}, *stretch.region);
     }
 }
 

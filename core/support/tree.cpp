@@ -159,10 +159,7 @@ Tree shareOf(const BranchGraph& grove, const std::vector<Tip>& tips, std::size_t
   return tree;
 }
 
-Descent descendBranches(const DemandSite& site, const Tree& tree, const Obstacles& obstacles,
-                        const std::vector<Polygons>& noLanding, const SupportRules& rules, Clearance& clearance,
-                        const Progress& progress) {
-  const Ground ground{obstacles, noLanding, rules, clearance};
+Descent descendBranches(const DemandSite& site, const Tree& tree, const Ground& ground, const Progress& progress) {
   return Branches(site, tree, ground).run(progress);
 }
 

@@ -21,8 +21,6 @@ Tree shareOf(const BranchGraph& grove, const std::vector<Tip>& tips, std::size_t
 
 // What stands at each height: outlines of branches, kept clear of the part, landed, and with nothing that rests on
 // nothing.
-Descent descendBranches(const DemandSite& site, const Tree& tree, const Obstacles& obstacles,
-                        const std::vector<Polygons>& noLanding, const SupportRules& rules, Clearance& clearance,
-                        const Progress& progress);
+Descent descendBranches(const DemandSite& site, const Tree& tree, const Ground& ground, const Progress& progress);
 
 }  // namespace trellis

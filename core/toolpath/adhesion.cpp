@@ -66,7 +66,7 @@ PathGroup brimLines(const Polygons& parts, const Polygons& supports, const Adhes
   std::vector<Path>& paths = group.stages.emplace_back();
   const Polygons kept = grow(unite(supports, grow(parts, rules.brimGap)), w / 2 - 1e-3);
   for (const Polygon& loop : loops) {
-    const Polygons outside = linesOutside(asLines({loop}), kept);
+    const Lines outside = linesOutside(asLines({loop}), kept);
     const bool isWhole = outside.size() == 1 && outside.front().front() == outside.front().back();
     if (isWhole)
       paths.push_back({Feature::brim, w, true, loop});

@@ -21,8 +21,8 @@ struct Turn {
 
 // What a question says of outlines that are moved across the lines, moved back.
 template <typename Ask>
-Polygons shiftedAcross(Polygons outlines, const Turn& turn, double by, const Ask& ask) {
-  const auto moved = [&](Polygons& all, double how) {
+Lines shiftedAcross(Polygons outlines, const Turn& turn, double by, const Ask& ask) {
+  const auto moved = [&](auto& all, double how) {
     for (Polygon& one : all)
       for (Point& p : one) {
         const Vec2 q = turn.in(p);
@@ -30,7 +30,7 @@ Polygons shiftedAcross(Polygons outlines, const Turn& turn, double by, const Ask
       }
   };
   moved(outlines, by);
-  Polygons lines = ask(outlines);
+  Lines lines = ask(outlines);
   moved(lines, -by);
   return lines;
 }
@@ -80,16 +80,15 @@ struct Crossed {
 
 }  // namespace
 
-Polygons stripsWithoutHold(const Polygons& lines, double angle, double pitch, double longest, double crooked,
-                           double margin) {
+Polygons stripsWithoutHold(const Lines& lines, double angle, double pitch, const HoldRules& hold) {
   Polygons strips;
   const Turn turn(angle);
-  const double step = pitch * unitsPerMm, past = margin * unitsPerMm;
+  const double step = pitch * unitsPerMm, past = hold.margin * unitsPerMm;
   const auto stripOf = [&](double y) { return std::floor(y / step - 0.5); };
   for (const Polygon& line : lines) {
     Crossed since;
     const auto end = [&] {
-      if (since.way.size() > 1 && !since.isHeld(longest * unitsPerMm, crooked * unitsPerMm)) {
+      if (since.way.size() > 1 && !since.isHeld(hold.longest * unitsPerMm, hold.crooked * unitsPerMm)) {
         double left = 1e300, right = -1e300, y = 0;
         for (const Vec2& p : since.way) {
           left = std::min(left, p.x());
@@ -122,8 +121,8 @@ Polygons stripsWithoutHold(const Polygons& lines, double angle, double pitch, do
   return strips;
 }
 
-Polygons fillLines(const Polygons& region, double angle, double pitch, double shortest) {
-  Polygons lines;
+Lines fillLines(const Polygons& region, double angle, double pitch, double shortest) {
+  Lines lines;
   if (region.empty()) return lines;
   const Turn turn(angle);
   const double step = pitch * unitsPerMm;
@@ -145,7 +144,7 @@ Polygons fillLines(const Polygons& region, double angle, double pitch, double sh
   return lines;
 }
 
-Polygons evenLines(const Polygons& piece, const Polygons& within, double angle, double pitch) {
+Lines evenLines(const Polygons& piece, const Polygons& within, double angle, double pitch) {
   const Turn turn(angle);
   double low = 1e300, high = -1e300;
   for (const Polygon& outline : piece)
@@ -159,8 +158,8 @@ Polygons evenLines(const Polygons& piece, const Polygons& within, double angle, 
                        [&](const Polygons& there) { return fillLines(there, angle, even / unitsPerMm); });
 }
 
-Polygons linesThroughMissed(const Polygons& region, const Polygons& lines, double angle) {
-  Polygons found;
+Lines linesThroughMissed(const Polygons& region, const Lines& lines, double angle) {
+  Lines found;
   const Turn turn(angle);
   for (const Polygons& piece : components(region)) {
     const bool hit = std::any_of(lines.begin(), lines.end(), [&](const Polygon& line) {
@@ -183,7 +182,7 @@ double spanAngle(const Polygons& region, const Polygons& anchor, double lineWidt
   double bestAngle = 0, bestShare = -1, bestMean = 0;
   for (int angle = 0; angle < 180; angle += 10) {
     double held = 0, all = 0;
-    const Polygons lines = fillLines(region, angle, 2 * lineWidth, lineWidth);
+    const Lines lines = fillLines(region, angle, 2 * lineWidth, lineWidth);
     for (const Polygon& line : lines) {
       const Vec2 a = toMm(line[0]), b = toMm(line[1]);
       const double length = (b - a).norm();

@@ -23,7 +23,7 @@ Run runAlong(Path path, std::size_t point, const PathGroup& group) {
   } else if (point > 0) {
     std::reverse(path.points.begin(), path.points.end());
   }
-  return {path.feature, path.width, group.owner, std::move(path.points), group.tool, path.height, 0, 0, {}};
+  return {path.feature, path.width, group.owner, std::move(path.points), group.filament, path.height, 0, 0, {}};
 }
 
 // The places where a stage's paths may be entered.

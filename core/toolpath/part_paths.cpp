@@ -25,7 +25,7 @@ constexpr double betweenTips = 4;         // mm of daylight between supports tha
 constexpr double unbent = 1.5;            // mm beside sparse infill where lines do not join
 constexpr double mostSparse = 0.9;        // of the volume; denser infill is solid
 
-void addLines(std::vector<Path>& out, Feature feature, double width, const Polygons& lines) {
+void addLines(std::vector<Path>& out, Feature feature, double width, const Lines& lines) {
   for (const Polygon& line : lines) out.push_back({feature, width, false, line});
 }
 
@@ -60,7 +60,7 @@ std::vector<Path> dividedBySteepness(const std::vector<Path>& loops, const Polyg
   std::vector<Path> divided;
   for (const Path& loop : loops) {
     std::vector<Stretch> steep;
-    for (const Polygon& line : linesOutside(loop.closed ? asLines({loop.points}) : Polygons{loop.points}, below))
+    for (const Polygon& line : linesOutside(loop.closed ? asLines({loop.points}) : Lines{loop.points}, below))
       for (std::size_t i = 1; i < line.size(); ++i) steep.push_back(stretchOn(loop, line[i - 1], line[i]));
     for (Path& path : cutAt(loop, merged(std::move(steep), shortest), Feature::wallSteep))
       divided.push_back(std::move(path));
@@ -99,7 +99,7 @@ std::vector<std::vector<Path>> wallStages(std::vector<std::vector<Path>> loops, 
   if (loops.empty()) return stages;
   std::vector<Path>& outer = loops.front();
   std::vector<Vec2> seams;
-  Polygons lines;
+  Lines lines;
   for (Path& wall : outer) {
     if (wall.closed) wall.points = beginningAtSeam(std::move(wall.points), carried);
     seams.push_back(toMm(wall.points.front()));
@@ -125,7 +125,7 @@ std::vector<std::vector<Path>> wallStages(std::vector<std::vector<Path>> loops, 
 }
 
 // Lines that end where another begins are one: outlines that were cut open where they happened to begin.
-Polygons joined(Polygons lines) {
+Lines joined(Lines lines) {
   for (std::size_t i = 0; i < lines.size(); ++i)
     for (std::size_t k = i + 1; k < lines.size();) {
       if (lines[i].front() == lines[k].front() || lines[i].back() == lines[k].back())
@@ -136,7 +136,7 @@ Polygons joined(Polygons lines) {
         continue;
       }
       lines[i].insert(lines[i].end(), lines[k].begin() + 1, lines[k].end());
-      lines.erase(lines.begin() + static_cast<std::ptrdiff_t>(k));
+      lines.erase(k);
       k = i + 1;
     }
   return lines;
@@ -194,7 +194,8 @@ class IslandFiller {
     const bool carried = !carried_.empty() && area(intersect(covers, carried_)) > area(covers) / 2;
     const double angle = carried || layer_ % 2 == 0 ? evenAngle : oddAngle;
     const Feature feature = carried ? Feature::coverCarried : Feature::cover;
-    Polygons reach = grow(covers, -w * fillInset), edges = edgesOf(reach, inside);
+    Polygons reach = grow(covers, -w * fillInset);
+    Lines edges = edgesOf(reach, inside);
     if (const Polygons more = intersect(wantingHold(edges), rest); !more.empty()) {
       covers = unite(covers, more);
       reach = grow(covers, -w * fillInset);
@@ -214,7 +215,7 @@ class IslandFiller {
   }
 
   // Piece by piece, each after its edges, along a short way from where the walls end.
-  void layCovers(const Polygons& within, const Polygons& edges, double angle, const Path& like,
+  void layCovers(const Polygons& within, const Lines& edges, double angle, const Path& like,
                  std::vector<std::vector<Path>>& stages) const {
     const std::vector<Polygons> pieces = components(within);
     if (pieces.empty()) return addLines(stages.emplace_back(), like.feature, like.width, edges);
@@ -228,7 +229,7 @@ class IslandFiller {
     const std::vector<std::size_t> tour =
         tourOf(middles, begun ? toMm(stages.back().back().points.front()) : Vec2(0, 0));
     // An edge comes before whatever may hold on to it.
-    std::vector<Polygons> edgesOfPiece(pieces.size());
+    std::vector<Lines> edgesOfPiece(pieces.size());
     for (const Polygon& edge : edges) {
       Box2 box = boundsOf({edge});
       box = Box2(box.min().array() - like.width, box.max().array() + like.width);
@@ -254,21 +255,21 @@ class IslandFiller {
 
   // Where a cover borders on infill, one line along its rim, from wall to wall: it spans the infill below, and the ends
   // of cover and infill lines hold on to it.
-  Polygons edgesOf(const Polygons& covers, const Polygons& inside) const {
+  Lines edgesOf(const Polygons& covers, const Polygons& inside) const {
     const double w = rules_.lineWidth;
-    Polygons rims = joined(linesInside(asLines(simplified(covers, smoothing)), grow(inside, -w * (fillInset + 0.05))));
-    std::erase_if(rims, [&](const Polygon& line) { return lengthOf(line) < w; });
+    Lines rims = joined(linesInside(asLines(simplified(covers, smoothing)), grow(inside, -w * (fillInset + 0.05))));
+    rims.dropWhere([&](const Polygon& line) { return lengthOf(line) < w; });
     return rims;
   }
 
   // Where such a line would run along the infill below and find nothing to hold on to, the cover is to reach to the
   // next infill line.
-  Polygons wantingHold(const Polygons& edges) const {
+  Polygons wantingHold(const Lines& edges) const {
     if (layer_ == 0 || edges.empty() || rules_.infillDensity <= 0) return {};
     const double w = rules_.lineWidth;
-    const Polygons overInfill = linesInside(edges, buried_[layer_ - 1]);
+    const Lines overInfill = linesInside(edges, buried_[layer_ - 1]);
     return unite(stripsWithoutHold(overInfill, layer_ % 2 ? evenAngle : oddAngle, w / rules_.infillDensity,
-                                   rules_.longestSpan, w / 2, w * fillInset));
+                                   {rules_.longestSpan, w / 2, w * fillInset}));
   }
 
   const std::vector<Polygons>& sections_;
@@ -301,7 +302,7 @@ PartPaths partPaths(const std::vector<Polygons>& sections, const std::vector<Pol
   const IslandFiller filler(sections, buried, layer, carried, rules);
   for (const Polygons& island : components(sections[layer])) {
     Walls walls = wallsOf(island, {rules.walls, rules.lineWidth, rules.height});
-    PathGroup group{{Owner::part, 0}, {}, 0, island};
+    PathGroup group{{Owner::part, 0}, {}, Filament::first, island};
     const Polygons tooThin = unprinted(walls, rules.lineWidth);
     result.tooThin.insert(result.tooThin.end(), tooThin.begin(), tooThin.end());
     group.stages =

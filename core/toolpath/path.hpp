@@ -4,6 +4,7 @@
 
 #include "core/geometry/polygons.hpp"
 #include "core/settings/feature.hpp"
+#include "core/settings/filament.hpp"
 
 namespace trellis {
 
@@ -27,7 +28,7 @@ struct Path {
 struct PathGroup {
   Owner owner;
   std::vector<std::vector<Path>> stages;
-  int tool = 0;          // which filament: 0 the first, 1 the second
+  Filament filament = Filament::first;
   Polygons island = {};  // of a part: what it fills, within which the nozzle travels unseen; empty for all else
 };
 

@@ -19,7 +19,7 @@ struct Run {
   double width = 0;  // mm
   Owner owner;
   Polygon points;
-  int tool = 0;           // which filament
+  Filament filament = Filament::first;
   double height = 0;      // mm, when it is not the layer's
   std::size_t group = 0;  // runs of one group belong together, such as those of an island
   double speed = 0;       // mm/s

@@ -47,7 +47,7 @@ Fill fillOf(RegionKind kind, const SupportPathRules& rules) {
 std::vector<Path> within(const Polygons& region, const std::vector<Path>& paths) {
   std::vector<Path> result;
   for (const Path& path : paths) {
-    Polygons inside = linesInside(path.closed ? asLines({path.points}) : Polygons{path.points}, region);
+    Lines inside = linesInside(path.closed ? asLines({path.points}) : Lines{path.points}, region);
     if (inside.size() == 1 && inside.front().size() == path.points.size() + path.closed)
       result.push_back(path);
     else
@@ -78,7 +78,7 @@ Walls wallsAround(const Island& island, const Fill& fill, double width) {
 
 // Where the outermost lines of a region leave more room to its wall than lines leave between each other, one more runs
 // through the middle of it.
-Polygons linesBeside(const Polygons& lines, const Polygons& area, double angle, double width, double pitch) {
+Lines linesBeside(const Lines& lines, const Polygons& area, double angle, double width, double pitch) {
   const Polygons inside = grow(area, -(width + pitch) / 2);  // what the wall does not cover
   if (inside.empty()) return {};
   Polygons covered;
@@ -122,7 +122,7 @@ Stages filledIsland(const Island& island, const Fill& fill, double angle, double
   const bool folds = fill.pattern == Pattern::zigzag;
   // In a narrow body the wall stands by itself: stubs across it would be a stop each.
   const double shortest = folds ? w : fill.walls > 0 && fill.feature == Feature::supportBody ? 2 * w : 0;
-  Polygons lines = fillLines(room, angle, pitch, shortest);
+  Lines lines = fillLines(room, angle, pitch, shortest);
   if (fill.walls == 0)
     for (Polygon& line : linesThroughMissed(room, lines, angle)) lines.push_back(std::move(line));
   if (isInterface(fill.feature))
@@ -162,16 +162,16 @@ std::vector<Stages> regionPaths(const PieceRegion& region, int crossing, const S
 
 std::vector<PathGroup> supportGroups(const std::vector<RegionPrint>& regions, const std::vector<TiePrint>& ties) {
   std::vector<PathGroup> groups;
-  std::map<std::pair<std::size_t, int>, std::size_t> ofPiece;  // by piece and filament, its last group
-  const auto add = [&](std::size_t piece, int tool) -> PathGroup& {
-    ofPiece[{piece, tool}] = groups.size();
-    return groups.emplace_back(PathGroup{{Owner::piece, piece}, {}, tool, {}});
+  std::map<std::pair<std::size_t, Filament>, std::size_t> ofPiece;  // by piece and filament, its last group
+  const auto add = [&](std::size_t piece, Filament filament) -> PathGroup& {
+    ofPiece[{piece, filament}] = groups.size();
+    return groups.emplace_back(PathGroup{{Owner::piece, piece}, {}, filament, {}});
   };
   for (const RegionPrint& region : regions)
-    for (const Stages& island : *region.islands) add(region.piece, region.tool).stages = island;
+    for (const Stages& island : *region.islands) add(region.piece, region.filament).stages = island;
   for (const TiePrint& tie : ties) {
-    const auto found = ofPiece.find({tie.piece, tie.tool});
-    PathGroup& group = found != ofPiece.end() ? groups[found->second] : add(tie.piece, tie.tool);
+    const auto found = ofPiece.find({tie.piece, tie.filament});
+    PathGroup& group = found != ofPiece.end() ? groups[found->second] : add(tie.piece, tie.filament);
     std::vector<Path>& stage = group.stages.emplace_back();
     for (const Polygon& line : tie.lines) stage.push_back({Feature::hold, tie.width, false, line});
   }

@@ -26,14 +26,14 @@ int crossingOf(double top, const SupportPathRules& rules);
 struct RegionPrint {
   std::shared_ptr<const std::vector<Stages>> islands;
   std::size_t piece = 0;
-  int tool = 0;
+  Filament filament = Filament::first;
 };
 // How what reaches from a hold to the wall is printed.
 struct TiePrint {
-  Polygons lines;  // open
+  Lines lines;
   std::size_t piece = 0;
   double width = 0;  // mm
-  int tool = 0;
+  Filament filament = Filament::first;
 };
 
 // One group per island of a piece, the piece's ties with the last of them.

@@ -17,8 +17,8 @@ constexpr double coarseness = 0.4;  // mm between the corners of a way along an 
 
 bool isOuterWall(const Run& run) { return run.feature == Feature::wallOuter || run.feature == Feature::wallSteep; }
 
-Polygons outerWallsOf(const std::vector<Run>& runs) {
-  Polygons walls;
+Lines outerWallsOf(const std::vector<Run>& runs) {
+  Lines walls;
   for (const Run& run : runs)
     if (isOuterWall(run)) walls.push_back(run.points);
   return walls;

@@ -44,7 +44,7 @@ std::vector<CentreLine> withoutBits(std::vector<CentreLine> lines) {
   return result;
 }
 
-double lengthOfAll(const Polygons& lines) {
+double lengthOfAll(const Lines& lines) {
   double length = 0;
   for (const Polygon& line : lines) length += lengthOf(line);
   return length;
@@ -116,7 +116,7 @@ class Waller {
     double length = 0;
     const Polygons within = grow(band, seam);
     for (const Polygon& outline : outlines) {
-      const Polygons stretches = linesInside(asLines({outline}), within);
+      const Lines stretches = linesInside(asLines({outline}), within);
       if (stretches.size() == 1 && stretches.front().front() == stretches.front().back())
         lines.push_back({feature, 0, true, outline});
       else
@@ -169,10 +169,10 @@ std::vector<Path> solidLines(const Polygons& region, double angle, double ends, 
   if (!narrow.empty()) narrow = withoutSpecks(opened(narrow, seam), like.width * like.width / 2);
   const double strip = filledBy(like.width, like.height);
   for (const Polygons& piece : components(narrow.empty() ? region : subtract(region, narrow))) {
-    Polygons fill = evenLines(piece, grow(piece, -ends), angle, strip);
+    Lines fill = evenLines(piece, grow(piece, -ends), angle, strip);
     if (open.empty() || !meet(piece, open, 0)) {
       const Polygons within = grow(piece, -ends - turnInset * like.width);
-      Polygons joined = zigzag(evenLines(piece, within, angle, strip), within, longestJoin * strip);
+      Lines joined = zigzag(evenLines(piece, within, angle, strip), within, longestJoin * strip);
       // Short lines with joins would have to be so thin that daylight shows between them.
       if (lengthOfAll(joined) < mostJoined * lengthOfAll(fill)) fill = std::move(joined);
     }

@@ -63,14 +63,14 @@ class MeasuredOutline {
 
 class Joiner {
  public:
-  Joiner(const Polygons& lines, const Polygons& region, double longest, const Polygons& open)
+  Joiner(const Lines& lines, const Polygons& region, double longest, const Polygons& open)
       : lines_(lines), longest_(longest), open_(open), edges_(asLines(region), cell) {
     for (Polygon& outline : asLines(region)) outlines_.emplace_back(std::move(outline));
   }
 
-  Polygons chains() {
+  Lines chains() {
     choose(candidates());
-    Polygons result;
+    Lines result;
     std::vector<bool> done(lines_.size(), false);
     for (const bool onlyOpen : {true, false})
       for (End end = 0; end < 2 * lines_.size(); ++end)
@@ -163,7 +163,7 @@ class Joiner {
     }
   }
 
-  const Polygons& lines_;
+  const Lines& lines_;
   double longest_;
   const Polygons& open_;
   EdgeGrid edges_;
@@ -173,7 +173,7 @@ class Joiner {
 
 }  // namespace
 
-Polygons zigzag(const Polygons& lines, const Polygons& region, double longest, const Polygons& open) {
+Lines zigzag(const Lines& lines, const Polygons& region, double longest, const Polygons& open) {
   return Joiner(lines, region, longest, open).chains();
 }
 

@@ -10,7 +10,7 @@ namespace trellis {
 // goes along the border to the next, where that is at most longest mm away with no other end between, and each end is
 // used once. None goes along what is to stay open: a cut would cost more than it saves.
 // In n log n of their number.
-Polygons zigzag(const Polygons& lines, const Polygons& region, double longest, const Polygons& open = {});
+Lines zigzag(const Lines& lines, const Polygons& region, double longest, const Polygons& open = {});
 
 // Of lines that are not to be a ribbon before all else: pitches along the border from one to the next, at most.
 inline constexpr double longestJoin = 2;

@@ -169,17 +169,19 @@ void lay(const BeadPath& path, const BorneBead& borne, Stuff held, Stuff onAir, 
     const Vec2 b = path.points[k].head<2>();
     const double top = path.points[k].z(), bottom = top - path.height;
     Vec2 from = path.points[k - 1].head<2>();
-    const auto stuffOf = [&](const Borne& stretch) { return stretch.contactClass == ContactClass::air ? onAir : held; };
+    const auto beadOf = [&](const Borne& stretch) {
+      const Stuff stuff = stretch.contactClass == ContactClass::air ? onAir : held;
+      return HeightField::Bead{path.width, bottom, top, stuff};
+    };
     for (; at + 1 < borne.stretches.size() && borne.stretches[at].end < path.along[k]; ++at) {
       const Vec2 to = path.at(borne.stretches[at].end).head<2>();
-      field.lay(from, to, path.width, bottom, top, stuffOf(borne.stretches[at]));
+      field.lay(from, to, beadOf(borne.stretches[at]));
       from = to;
     }
-    field.lay(from, b, path.width, bottom, top, stuffOf(borne.stretches[at]));
+    field.lay(from, b, beadOf(borne.stretches[at]));
     if (k + 1 == path.points.size()) continue;
     const Vec2 in = b - path.points[k - 1].head<2>(), out = path.points[k + 1].head<2>() - b;
-    if (in.dot(out) < sharpTurn * in.norm() * out.norm())
-      field.layCorner(b, path.width, bottom, top, stuffOf(borne.stretches[at]));
+    if (in.dot(out) < sharpTurn * in.norm() * out.norm()) field.layCorner(b, beadOf(borne.stretches[at]));
   }
 }
 

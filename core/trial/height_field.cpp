@@ -62,18 +62,18 @@ void HeightField::layRow(int y, double fromX, double toX, float middle, Level le
   }
 }
 
-void HeightField::lay(const Vec2& a, const Vec2& b, double width, double bottom, double top, Stuff stuff) {
+void HeightField::lay(const Vec2& a, const Vec2& b, const Bead& bead) {
   const double length = (b - a).norm();
   if (length <= 0) return;
-  const Vec2 along = (b - a) / length, side = Vec2(-along.y(), along.x()) * (width / 2);
+  const Vec2 along = (b - a) / length, side = Vec2(-along.y(), along.x()) * (bead.width / 2);
   const std::array<Vec2, 4> corners{a - side, b - side, b + side, a + side};
   double lowest = corners[0].y(), highest = lowest;
   for (const Vec2& c : corners) {
     lowest = std::min(lowest, c.y());
     highest = std::max(highest, c.y());
   }
-  const auto middle = static_cast<float>((bottom + top) / 2);
-  const Level level{static_cast<float>(top), stuff};
+  const auto middle = static_cast<float>((bead.bottom + bead.top) / 2);
+  const Level level{static_cast<float>(bead.top), bead.stuff};
   const int from = static_cast<int>(std::ceil((lowest - low_.y()) / cell_ - 0.5)),
             to = static_cast<int>(std::floor((highest - low_.y()) / cell_ - 0.5));
   for (int y = from; y <= to; ++y) {
@@ -91,14 +91,15 @@ void HeightField::lay(const Vec2& a, const Vec2& b, double width, double bottom,
   }
 }
 
-void HeightField::layCorner(const Vec2& at, double width, double bottom, double top, Stuff stuff) {
-  const double radius = width / 2;
+void HeightField::layCorner(const Vec2& at, const Bead& bead) {
+  const double radius = bead.width / 2;
   const int from = static_cast<int>(std::ceil((at.y() - radius - low_.y()) / cell_ - 0.5)),
             to = static_cast<int>(std::floor((at.y() + radius - low_.y()) / cell_ - 0.5));
   for (int y = from; y <= to; ++y) {
     const double away = low_.y() + (y + 0.5) * cell_ - at.y(),
                  half = std::sqrt(std::max(0.0, radius * radius - away * away));
-    layRow(y, at.x() - half, at.x() + half, static_cast<float>((bottom + top) / 2), {static_cast<float>(top), stuff});
+    layRow(y, at.x() - half, at.x() + half, static_cast<float>((bead.bottom + bead.top) / 2),
+           {static_cast<float>(bead.top), bead.stuff});
   }
 }
 

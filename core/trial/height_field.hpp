@@ -20,10 +20,14 @@ class HeightField {
  public:
   explicit HeightField(const Box2& room);
 
-  // A bead from a to b with flat ends: every cell whose middle lies within half its width.
-  void lay(const Vec2& a, const Vec2& b, double width, double bottom, double top, Stuff stuff);
+  struct Bead {
+    double width, bottom, top;  // mm
+    Stuff stuff;
+  };
+  // From a to b with flat ends: every cell whose middle lies within half its width.
+  void lay(const Vec2& a, const Vec2& b, const Bead& bead);
   // The round corner between two stretches of a bead.
-  void layCorner(const Vec2& at, double width, double bottom, double top, Stuff stuff);
+  void layCorner(const Vec2& at, const Bead& bead);
 
   struct Level {
     float top = -1e9f;  // mm

@@ -5,10 +5,13 @@
 #include "tests/app/window_fixture.hpp"
 
 #include <QDir>
+#include <QLocale>
 #include <QMenuBar>
 #include <QRegularExpression>
 #include <QScrollBar>
 #include <QTextBrowser>
+
+#include <array>
 
 namespace trellis::test {
 namespace {
@@ -19,6 +22,20 @@ QString textOf(const QString& chapter) {
   return QString::fromStdString(readFile((manualFolder() + "/" + chapter).toStdString()));
 }
 
+// The window's language for as long as it lives.
+class InLanguage {
+ public:
+  explicit InLanguage(const char* code) { QLocale::setDefault(QLocale(code)); }
+  ~InLanguage() { QLocale::setDefault(before_); }
+  InLanguage(const InLanguage&) = delete;
+  InLanguage& operator=(const InLanguage&) = delete;
+
+ private:
+  const QLocale before_;
+};
+
+constexpr std::array languages{"en", "de"};
+
 std::vector<QRegularExpressionMatch> all(const char* pattern, const QString& text) {
   std::vector<QRegularExpressionMatch> found;
   for (auto match = QRegularExpression(pattern).globalMatch(text); match.hasNext();) found.push_back(match.next());
@@ -26,28 +43,52 @@ std::vector<QRegularExpressionMatch> all(const char* pattern, const QString& tex
 }
 
 TEST(Manual, IsThereWithEveryPictureAndEveryLink) {
-  ASSERT_GE(chapters().size(), 10);
-  for (const QString& chapter : chapters())
-    for (const auto& link : all("\\]\\(([^)]+)\\)", textOf(chapter)))
-      EXPECT_TRUE(QDir(manualFolder()).exists(link.captured(1))) << qPrintable(chapter + ": " + link.captured(1));
+  const QStringList english = chapters();
+  ASSERT_GE(english.size(), 10);
+  for (const char* language : languages) {
+    const InLanguage inLanguage(language);
+    EXPECT_EQ(chapters(), english) << language;
+    for (const QString& chapter : chapters())
+      for (const auto& link : all("\\]\\(([^)]+)\\)", textOf(chapter)))
+        EXPECT_TRUE(QDir(manualFolder()).exists(link.captured(1)))
+            << language << qPrintable(chapter + ": " + link.captured(1));
+  }
 }
 
 // "45° <!-- support.free_lean -->" says what the table has as usual.
 TEST(Manual, ItsFiguresAreTheTables) {
-  int figures = 0;
-  for (const QString& chapter : chapters())
-    for (const auto& said : all("(?<![\\w.])([\\d.]+)(?: ?mm|°)? <!-- ([a-z_.]+) -->", textOf(chapter))) {
-      ++figures;
-      EXPECT_EQ(said.captured(1).toDouble(), Settings().number(said.captured(2).toStdString()))
-          << qPrintable(chapter + ": " + said.captured(2));
-    }
-  EXPECT_GT(figures, 12);
+  for (const char* language : languages) {
+    const InLanguage inLanguage(language);
+    int figures = 0;
+    for (const QString& chapter : chapters())
+      for (const auto& said : all("(?<![\\w.])([\\d.]+)(?: ?mm|°)? <!-- ([a-z_.]+) -->", textOf(chapter))) {
+        ++figures;
+        EXPECT_EQ(said.captured(1).toDouble(), Settings().number(said.captured(2).toStdString()))
+            << language << qPrintable(chapter + ": " + said.captured(2));
+      }
+    EXPECT_GT(figures, 12) << language;
+  }
 }
 
 TEST(Manual, EverySettingIsExplained) {
-  const auto headings = manualHeadings();
-  for (const SettingRow& row : settingsTable())
-    EXPECT_TRUE(headingFor({QString::fromStdString(row.key)}, headings)) << row.key;
+  for (const char* language : languages) {
+    const InLanguage inLanguage(language);
+    const auto headings = manualHeadings();
+    for (const SettingRow& row : settingsTable())
+      EXPECT_TRUE(headingFor({QString::fromStdString(row.key)}, headings)) << language << row.key;
+  }
+}
+
+// So that F1 finds in one language what it finds in the other, and none has a chapter that the other lacks.
+TEST(Manual, EveryLanguageHasTheSameHeadings) {
+  const auto english = manualHeadings();
+  const InLanguage german("de");
+  const auto translated = manualHeadings();
+  ASSERT_EQ(translated.size(), english.size());
+  for (std::size_t k = 0; k < english.size(); ++k) {
+    EXPECT_EQ(translated[k].explains, english[k].explains) << qPrintable(translated[k].words);
+    EXPECT_EQ(translated[k].level, english[k].level) << qPrintable(translated[k].words);
+  }
 }
 
 using ManualTest = WindowTest;
@@ -57,9 +98,14 @@ TEST_F(ManualTest, ItsKeysAreThePrograms) {
   QStringList keys;
   for (const QAction* action : window.menuBar()->findChildren<QAction*>()) keys << action->shortcut().toString();
   for (const QAction* action : window.findChildren<QAction*>()) keys << action->shortcut().toString();
-  for (const QString& chapter : chapters())
-    for (const auto& key : all("`((?:Ctrl|Alt|Shift)\\+[^`]+|F\\d|[A-Z])`", textOf(chapter)))
-      EXPECT_TRUE(keys.contains(key.captured(1))) << qPrintable(chapter + ": " + key.captured(1));
+  for (const char* language : languages) {
+    const InLanguage inLanguage(language);
+    for (const QString& chapter : chapters())
+      for (const auto& key : all("`((?:Ctrl|Strg|Alt|Shift|Umschalt)\\+[^`]+|F\\d|[A-Z])`", textOf(chapter))) {
+        const QString named = key.captured(1).replace("Strg", "Ctrl").replace("Umschalt", "Shift");
+        EXPECT_TRUE(keys.contains(named)) << language << qPrintable(chapter + ": " + named);
+      }
+  }
 }
 
 TEST_F(ManualTest, FOneFindsWhatIsUnderThePointer) {

@@ -67,7 +67,7 @@ class ColumnTest : public testing::Test {
     DemandSite site;
     site.lowest = shelfLayer;
     site.layers = {shelf};
-    return buildColumn(site, obstacles, noLanding, rules, nullptr, Progress());
+    return buildColumn(site, {obstacles, noLanding}, rules, nullptr, Progress());
   }
 
   static double lowestOver(const Column& column, const Vec2& at) {
@@ -159,7 +159,7 @@ TEST_F(ColumnTest, ATinyDemandStillGetsTwoLinesOfSupport) {
   DemandSite site;
   site.lowest = shelfLayer;
   site.layers = {sections[shelfLayer]};
-  const Column column = buildColumn(site, obstacles, {}, rules, nullptr, Progress());
+  const Column column = buildColumn(site, {obstacles, {}}, rules, nullptr, Progress());
   ASSERT_FALSE(column.slabs.empty());
   for (const ColumnSlab& slab : column.slabs) {
     const Vec2 size = boundsOf(unite(slab.body, slab.interface)).sizes();

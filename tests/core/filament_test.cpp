@@ -202,11 +202,11 @@ TEST(PrimeTower, StandsFreeOfEverythingOrSaysSo) {
 TEST(TwoFilaments, APiecesBodyCanBeSetByHand) {
   ProjectPtr project = projectOf(table(30, 15, 3), dissolving);
   BuildPtr built = build(project);
-  ASSERT_EQ(built->pieces[0].bodyTool, 0);
+  ASSERT_EQ(built->pieces[0].bodyFilament, Filament::first);
   for (const Operation& operation : printingBody(*built, *project, 0, "second"))
     project = performed(*project, operation);
   built = build(project);
-  EXPECT_EQ(built->pieces[0].bodyTool, 1);
+  EXPECT_EQ(built->pieces[0].bodyFilament, Filament::second);
   EXPECT_TRUE(built->pieces[0].chosen);
   for (const Operation& operation : printingBody(*built, *project, 0, "auto")) project = performed(*project, operation);
   EXPECT_TRUE(project->parts[0]->sites.empty());

@@ -250,11 +250,11 @@ TEST(Pace, NoLineIsFasterThanTheFilamentMelts) {
   rules.leastLayerSeconds = 0;
   rules.flow = {4, 2};
   PrintLayer layer = layerOf({lineOf({{0, 0}, {80, 0}}), lineOf({{0, 1}, {80, 1}})});
-  layer.runs[1].tool = 1;
+  layer.runs[1].filament = Filament::second;
   rules.secondSpeed = 500;
   pace(layer, false, rules);
   for (const auto& run : layer.runs)
-    EXPECT_NEAR(run.speed * beadArea(run.width, 0.2), rules.flow[static_cast<std::size_t>(run.tool)], 1e-9);
+    EXPECT_NEAR(run.speed * beadArea(run.width, 0.2), rules.flow[indexOf(run.filament)], 1e-9);
 }
 
 TEST(Pace, SmallWallsAreSlowedInProportionToTheirRadius) {

@@ -86,7 +86,7 @@ TEST(ManyOutlines, GrownRingsOfManyAreThoseOfEach) {
 }
 
 TEST(ManyOutlines, LinesThroughManyAreCutByEach) {
-  const Polygons lines{{toPoint(-5, 0), toPoint(70, 0)}, {toPoint(-5, 1.5), toPoint(70, 1.5)}};
+  const Lines lines{{toPoint(-5, 0), toPoint(70, 0)}, {toPoint(-5, 1.5), toPoint(70, 1.5)}};
   EXPECT_EQ(linesInside(lines, scattered(60)).size(), 20u);
   EXPECT_EQ(linesOutside(lines, scattered(60)).size(), 22u);
   EXPECT_EQ(linesInside({{toPoint(-0.2, 0), toPoint(0.2, 0)}}, unite(scattered(60))).size(), 1u);

@@ -209,7 +209,7 @@ TEST(Report, CallsTreesTrees) {
 TEST(HeightField, TakesMemoryOnlyWhereSomethingIsPrinted) {
   HeightField field({Vec2(0, 0), Vec2(380, 380)});
   EXPECT_LT(field.bytes(), 1u << 20);
-  field.lay({10, 10}, {30, 10}, 0.4, 0, 0.2, Stuff::part);
+  field.lay({10, 10}, {30, 10}, {0.4, 0, 0.2, Stuff::part});
   EXPECT_LT(field.bytes(), 2u << 20);
   EXPECT_NEAR(static_cast<double>(field.under({20, 10}, 0.2, 0.4).top), 0.2, 1e-6);
   EXPECT_EQ(field.under({200, 200}, 0.2, 0.4).stuff, Stuff::none);

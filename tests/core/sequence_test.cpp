@@ -196,13 +196,17 @@ TEST_P(SequenceTest, WhatIsPutTogetherEqualsWhatIsMadeFromNothing) {
     maker.act();
     const ProjectPtr project = maker.project();
     Progress given;
-    auto first = std::async(std::launch::async, [&] { return buildProject(store, project, given); });
+    // What was shown while it was made; what is given up goes on for a moment.
+    const auto shown = std::make_shared<std::vector<std::shared_ptr<const Sites>>>();
+    const Watch watch{.sites = [shown](const auto& sites) { *shown = sites; }};
+    auto first = std::async(std::launch::async, [&] { return buildProject(store, project, given, watch); });
     if (maker.upTo(2) == 0) {
       std::this_thread::sleep_for(std::chrono::milliseconds(maker.upTo(40)));
       given.cancel();
     }
     try {
-      first.get();
+      const BuildPtr built = first.get();
+      for (std::size_t p = 0; p < shown->size(); ++p) ASSERT_EQ(shown->at(p), built->parts.at(p).sites) << "part " << p;
     } catch (const Cancelled&) {
       ++cancelled;
       if (maker.upTo(2) == 0) continue;  // as when the next stroke comes before the picture of this one

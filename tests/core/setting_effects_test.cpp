@@ -214,20 +214,20 @@ TEST(SettingEffects, SmallLayersAreSlowedToTheLeastSpeedAndThenWaitedFor) {
 }
 
 TEST(SettingEffects, NoFilamentIsPushedFasterThanItMelts) {
-  const auto fastest = [](Values values, int tool) {
+  const auto fastest = [](Values values, Filament filament) {
     values.insert(values.end(), {{"support.filament.interface", "second"}, {"filament2.speed", 500}});
     for (const std::string_view feature : featureNames) values.emplace_back("speed." + std::string(feature), 500);
     double most = 0;
     const BuildPtr built = build(projectOf(ceiling(), values));
     for (const auto& layer : built->print.layers)
       for (const auto& run : layer->runs)
-        if (run.tool == tool)
+        if (run.filament == filament)
           most =
               std::max(most, run.speed * beadArea(run.width, run.height > 0 ? run.height : layer->top - layer->bottom));
     return most;
   };
-  EXPECT_NEAR(fastest({{"filament.flow", 4}}, 0), 4, 1e-6);
-  EXPECT_NEAR(fastest({{"filament2.flow", 1.5}}, 1), 1.5, 1e-6);
+  EXPECT_NEAR(fastest({{"filament.flow", 4}}, Filament::first), 4, 1e-6);
+  EXPECT_NEAR(fastest({{"filament2.flow", 1.5}}, Filament::second), 1.5, 1e-6);
 }
 
 TEST(SettingEffects, NoSupportLayerIsThickerThanTheNozzleAllows) {

@@ -88,7 +88,7 @@ TEST(Grow, AgreesWithClippersOffset) {
 
 TEST(FillLines, StandOnOneAnotherAndKeepTheirPitch) {
   const Polygons low = rectangle({Vec2(1, 1), Vec2(21, 13)}), high = rectangle({Vec2(4, 3), Vec2(17, 12)});
-  const auto offsets = [](const Polygons& lines) {
+  const auto offsets = [](const Lines& lines) {
     std::vector<double> all;
     for (const Polygon& line : lines) {
       const Vec2 p = toMm(line.front());

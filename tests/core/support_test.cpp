@@ -140,7 +140,7 @@ TEST(Interface, CoversTheDemandAndNeverShrinksASupport) {
   EXPECT_EQ(b->tally.features[static_cast<std::size_t>(Feature::interfaceUpper)].volume, 0);
   // Within (w + spacing) / 2 of an interface line's centre lies at least 98 % of the demand.
   const SupportLayer& top = a->support->layers.back();
-  Polygons lines;
+  Lines lines;
   for (const auto& layer : a->print.layers)
     if (std::abs(layer->top - top.top) < 1e-6)
       for (const trellis::Run& run : layer->runs)

@@ -105,7 +105,7 @@ TEST(SupportPaths, AnInterfaceIsCoveredUpToItsWallWhateverItsWidth) {
                       0,
                       {{toPoint(Vec2(20, 20)), toPoint(Vec2(20, 20) + across), toPoint(Vec2(20, 20) + across + along),
                         toPoint(Vec2(20, 20) + along)}}};
-    Polygons lines;
+    Lines lines;
     for (const Stages& island : regionPaths(strip, 1, rules))
       for (const auto& stage : island)
         for (const Path& path : stage) lines.push_back(path.closed ? asLines({path.points}).front() : path.points);

@@ -225,8 +225,9 @@ TEST(Polygons, AroundALineIsACapsule) {
 }
 
 TEST(Polygons, LinesAreCutAtBorders) {
-  const Polygons square = rectangle({Vec2(0, 0), Vec2(10, 10)}), line{{toPoint(-5, 5), toPoint(20, 5)}};
-  const auto length = [](const Polygons& lines) {
+  const Polygons square = rectangle({Vec2(0, 0), Vec2(10, 10)});
+  const Lines line{{toPoint(-5, 5), toPoint(20, 5)}};
+  const auto length = [](const Lines& lines) {
     double sum = 0;
     for (const Polygon& l : lines)
       for (std::size_t i = 1; i < l.size(); ++i) sum += (toMm(l[i]) - toMm(l[i - 1])).norm();
