@@ -1940,8 +1940,12 @@
     <translation>Bei {:.0f} mm Höhe hält die Platte es gegen einen seitlichen Druck von {:.1f} N, und die Düse kann mit {:g} N drücken.</translation>
 </message>
 <message>
-    <source>hold it at {} mm</source>
-    <translation>bei {} mm halten</translation>
+    <source>hold it at {} mm by columns</source>
+    <translation>bei {} mm mit Säulen halten</translation>
+</message>
+<message>
+    <source>hold it at {} mm by branches</source>
+    <translation>bei {} mm mit Ästen halten</translation>
 </message>
 <message>
     <source>brim of 8 mm</source>
@@ -2072,8 +2076,24 @@
     <translation>Sie reichen um das Teil herum, und weder Ziehen noch Drehen noch Brechen befreit sie. Eine Stelle in der Mitte sperren, damit jedes in zwei fällt.</translation>
 </message>
 <message>
-    <source>No opening wide enough for water leads there. Block the place, or turn or open the part.</source>
-    <translation>Keine Öffnung, die für Wasser weit genug ist, führt dorthin. Den Ort sperren, oder das Teil drehen oder öffnen.</translation>
+    <source>No opening leads there. Block the place, or turn or open the part.</source>
+    <translation>Keine Öffnung führt dorthin. Den Ort sperren, oder das Teil drehen oder öffnen.</translation>
+</message>
+<message>
+    <source>An opening of {:.1f} mm leads there. With one of {:.0f} mm water could take it out, with one of {:.0f} mm a tool: widen the opening, block the place, or turn the part.</source>
+    <translation>Eine Öffnung von {:.1f} mm führt dorthin. Durch eine von {:.0f} mm könnte Wasser es herausholen, durch eine von {:.0f} mm ein Werkzeug: die Öffnung weiten, den Ort sperren, oder das Teil drehen.</translation>
+</message>
+<message>
+    <source>part it in the middle</source>
+    <translation>es in der Mitte teilen</translation>
+</message>
+<message>
+    <source>part them in the middle</source>
+    <translation>sie in der Mitte teilen</translation>
+</message>
+<message>
+    <source>turn it another way</source>
+    <translation>anders herum drehen</translation>
 </message>
 <message>
     <source>An opening of {:.1f} mm leads there: water can take it out if the interface is of a filament that dissolves. Or block the place.</source>

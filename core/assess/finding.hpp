@@ -21,6 +21,7 @@ struct Remedy {
   Sentence name;  // for the button: "supports on"
   std::vector<Operation> steps;
   int family = 0;                        // of several of one family, other than 0, the first that helps is enough
+  bool isRival = false;                  // of several rivals only that which takes least filament is offered
   std::optional<RemedyCost> cost = {};   // once it was tried and helps
   std::vector<Sentence> overrules = {};  // decisions of the maker that it would undo: "your blocker over 12 mm²"
   template <typename One>

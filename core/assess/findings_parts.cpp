@@ -213,6 +213,28 @@ void curling(Finder& f, std::size_t p) {
   }
 }
 
+// Marks where the part had better be held, of a tint of their own where it is supported the other way.
+Remedy heldBy(const Finder& f, std::size_t p, bool byBranches) {
+  const Part& part = *f.project.parts[p];
+  Remedy hold(Sentence(), {});
+  hold.isRival = true;
+  Mark mark = Mark::enforce;
+  if (byBranches != (f.rules(p).structure == Structure::tree)) {
+    int tint = tintCount - 1;
+    while (tint > 0 && part.tints.contains(tint)) --tint;
+    if (tint == 0) return hold;
+    mark = enforceAs(tint);
+    hold.steps.push_back(
+        SetTint{p, tint, {{"support.structure", SettingValue(std::string(byBranches ? "tree" : "normal"))}}});
+  }
+  for (LayMark lay : f.build.judged[p].holdAdvice->marks) {
+    lay.mark = mark;
+    hold.steps.push_back(lay);
+  }
+  if (!f.rules(p).on) hold.steps.push_back(f.setting(p, "support.on", true).steps.front());
+  return hold;
+}
+
 void standing(Finder& f, std::size_t p) {
   const PartJudgement& part = f.build.judged[p];
   const StabilityRules rules = stabilityRules(f.project.settings);
@@ -239,9 +261,12 @@ void standing(Finder& f, std::size_t p) {
       const Sentence height = say("{:.0f}", (band.from + band.to) / 2);
       heights = heights.empty() ? height : say("{} and {}", heights, height);
     }
-    std::vector<Operation> steps(advice.marks.begin(), advice.marks.end());
-    if (!f.rules(p).on) steps.push_back(f.setting(p, "support.on", true).steps.front());
-    remedies.push_back({say("hold it at {} mm", heights), steps});
+    for (const bool byBranches : {false, true})
+      if (Remedy hold = heldBy(f, p, byBranches); !hold.steps.empty()) {
+        hold.name =
+            byBranches ? say("hold it at {} mm by branches", heights) : say("hold it at {} mm by columns", heights);
+        remedies.push_back(std::move(hold));
+      }
   }
   if (slips && f.project.settings.number("brim.width") < 5)
     remedies.push_back(

@@ -1,10 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Findings about supports: where they cannot stand, and how they come off.
 #include "core/assess/finder.hpp"
+#include "core/document/settle.hpp"
 #include "core/release/drain_clearance.hpp"
+#include "core/release/removal_plan.hpp"
 
 #include <algorithm>
 #include <cmath>
+#include <map>
 #include <set>
 
 namespace trellis {
@@ -193,7 +196,12 @@ Sentence trappedWhy(double widest, bool wet, bool one) {
                      "the middle, so that it falls into two.")
                : say("They reach round the part, and neither a pull, a turn nor breaking them frees them. Block a site "
                      "in the middle, so that each falls into two.");
-  if (!wet) return say("No opening wide enough for water leads there. Block the place, or turn or open the part.");
+  if (!wet && widest > 0.1)
+    return say(
+        "An opening of {:.1f} mm leads there. With one of {:.0f} mm water could take it out, with one of {:.0f} mm "
+        "a tool: widen the opening, block the place, or turn the part.",
+        widest, waterPasses, toolReaches);
+  if (!wet) return say("No opening leads there. Block the place, or turn or open the part.");
   return one ? say("An opening of {:.1f} mm leads there: water can take it out if the interface is of a filament that "
                    "dissolves. Or block the place.",
                    widest)
@@ -202,30 +210,82 @@ Sentence trappedWhy(double widest, bool wet, bool one) {
                    widest);
 }
 
+// Takes a gap right out of the middle of each piece, lengthwise or across, so that it comes off in two.
+std::vector<Remedy> parting(const Finder& f, std::size_t p, const std::vector<std::size_t>& pieces) {
+  constexpr int family = 3;
+  constexpr double gap = 2, past = 1;  // mm
+  std::map<std::size_t, Box3> boxes;
+  for (const SupportLayer& layer : f.build.support->layers)
+    for (const PieceRegion& region : layer.regions)
+      if (std::find(pieces.begin(), pieces.end(), region.piece) != pieces.end()) {
+        const Box2 box = boundsOf(region.area);
+        boxes[region.piece]
+            .extend(Vec3(box.min().x(), box.min().y(), layer.bottom))
+            .extend(Vec3(box.max().x(), box.max().y(), layer.top));
+      }
+  std::vector<Remedy> remedies;
+  for (const int axis : {0, 1}) {
+    Remedy& part = remedies.emplace_back(
+        pieces.size() == 1 ? say("part it in the middle") : say("part them in the middle"), std::vector<Operation>());
+    part.family = family;
+    for (const auto& [piece, box] : boxes) {
+      AddZone cut{p, {}, {box.center(), box.sizes().array() + 2 * past, Vec3::Zero()}};
+      cut.zone.as = ZoneAs::keepClear;
+      cut.figures.size[axis] = gap;
+      part.steps.push_back(cut);
+    }
+  }
+  return remedies;
+}
+
+// Other ways up that it would stand on, the broadest first.
+std::vector<Remedy> turning(const Finder& f, std::size_t p) {
+  constexpr int family = 4;
+  constexpr std::size_t most = 4;
+  constexpr double same = 0.99;  // cosine between what lies below now and then
+  const Part& part = *f.project.parts[p];
+  const Affine toPlate = transformOf(part.placement, *part.mesh);
+  std::vector<Remedy> remedies;
+  for (const RestingFace& face : restingFaces(*part.mesh, part.placement.scale)) {
+    if (remedies.size() == most) break;
+    const Placement turned = turnedDown(part.placement, *part.mesh, face.normal);
+    const Affine after = transformOf(turned, *part.mesh);
+    const Vec3 up = toPlate.linear().row(2).normalized(), then = after.linear().row(2).normalized();
+    if (up.dot(then) > same) continue;
+    PlacePart turn{p, turned.position, turned.turn, {}};
+    turn.drop = true;
+    remedies.emplace_back(say("turn it another way"), std::vector<Operation>{turn}).family = family;
+  }
+  return remedies;
+}
+
 void trappedPieces(Finder& f, std::size_t p) {
-  std::vector<std::size_t> sites;
-  std::size_t held = 0;
+  std::vector<std::size_t> sites, held;
   std::vector<Vec3> places;
   double widest = 0;
   for (std::size_t i = 0; i < f.build.pieces.size(); ++i) {
     const std::vector<std::size_t>& ofPiece = f.build.support->pieces[i].sites;
     if (f.build.demand[ofPiece.front()]->part != p || f.build.pieces[i].grade != Grade::trapped) continue;
-    ++held;
+    held.push_back(i);
     places.push_back(placeOf(f, *f.build.demand[ofPiece.front()]));
     sites.insert(sites.end(), ofPiece.begin(), ofPiece.end());
     widest = std::max(widest, f.build.pieces[i].drainClearance);
   }
-  if (held == 0) return;
+  if (held.empty()) return;
   const bool wet = widest < inTheOpen && widest >= waterPasses;
-  std::vector<Remedy> remedies = blocking(f, sites);
+  std::vector<Remedy> remedies;
   if (wet)
-    remedies.insert(
-        remedies.begin(),
-        Remedy(say("dissolve it"), {f.setting(p, "support.filament.interface", std::string("second")).steps.front()}));
-  const bool one = held == 1;
+    remedies.emplace_back(say("dissolve it"), f.setting(p, "support.filament.interface", std::string("second")).steps);
+  if (widest >= waterPasses)
+    for (Remedy& part : parting(f, p, held)) remedies.push_back(std::move(part));
+  for (Remedy& block : blocking(f, sites)) remedies.push_back(std::move(block));
+  const bool isTree = f.rules(p).structure == Structure::tree;
+  remedies.push_back(f.setting(p, "support.structure", std::string(isTree ? "normal" : "tree")));
+  for (Remedy& turn : turning(f, p)) remedies.push_back(std::move(turn));
+  const bool one = held.size() == 1;
   f.addAll({"piece-trapped", Severity::warning,
             one ? say("{}: 1 piece of support cannot be taken off.", f.name(p))
-                : say("{}: {} pieces of support cannot be taken off.", f.name(p), held),
+                : say("{}: {} pieces of support cannot be taken off.", f.name(p), held.size()),
             trappedWhy(widest, wet, one)},
            places, p, remedies);
 }

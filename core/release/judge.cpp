@@ -22,15 +22,12 @@ class Judge {
   Judge(const Supports& build, const Progress& progress)
       : build_(build), support_(*build.support), progress_(progress), figures_(support_.pieces.size()) {}
 
-  std::vector<PieceFigures> judge(const std::vector<WayOut>& ways, const std::vector<BodyFilament>& bodies) {
+  std::vector<PieceFigures> judge(const std::vector<WayOut>& ways) {
     sections();
     findIslands();
     for (std::size_t p = 0; p < figures_.size(); ++p) {
       figures_[p].extraction = ways[p].extraction;
       figures_[p].drainClearance = ways[p].drainClearance;
-      figures_[p].bodyFilament = bodies[p].filament;
-      figures_[p].chosen = bodies[p].chosen;
-      figures_[p].wouldDissolve = bodies[p].wouldDissolve;
       figures_[p].fragile = isFragile(p);
     }
     return std::move(figures_);
@@ -203,13 +200,13 @@ class Judge {
 
 }  // namespace
 
-std::vector<BodyFilament> bodyFilaments(const Supports& supports, const std::vector<WayOut>& ways) {
-  std::vector<BodyFilament> bodies(ways.size());
-  for (std::size_t p = 0; p < ways.size(); ++p) {
+std::vector<BodyFilament> bodyFilaments(const Supports& supports, const std::vector<bool>& byHand) {
+  std::vector<BodyFilament> bodies(byHand.size());
+  for (std::size_t p = 0; p < byHand.size(); ++p) {
     std::vector<const Settings*> settings;
     for (const std::size_t site : supports.support->pieces[p].sites)
       settings.push_back(&supports.rules[supports.demand[site]->rules].settings);
-    bodies[p].filament = bodyFilamentOf(settings, ways[p].extraction.free, bodies[p].chosen);
+    bodies[p].filament = bodyFilamentOf(settings, byHand[p], bodies[p].chosen);
     const Settings& first = *settings.front();
     bodies[p].wouldDissolve = first.yes("filament2.soluble") && first.text("support.filament.interface") == "second";
   }
@@ -217,9 +214,18 @@ std::vector<BodyFilament> bodyFilaments(const Supports& supports, const std::vec
 }
 
 std::vector<PieceFigures> judgePieces(const Supports& supports, const std::vector<WayOut>& ways,
-                                      const std::vector<BodyFilament>& bodies, const Progress& progress) {
+                                      const Progress& progress) {
   if (supports.support->pieces.empty()) return {};
-  return Judge(supports, progress).judge(ways, bodies);
+  return Judge(supports, progress).judge(ways);
+}
+
+std::vector<PieceFigures> printedFrom(std::vector<PieceFigures> judged, const std::vector<BodyFilament>& bodies) {
+  for (std::size_t p = 0; p < judged.size(); ++p) {
+    judged[p].bodyFilament = bodies[p].filament;
+    judged[p].chosen = bodies[p].chosen;
+    judged[p].wouldDissolve = bodies[p].wouldDissolve;
+  }
+  return judged;
 }
 
 }  // namespace trellis

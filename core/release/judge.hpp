@@ -13,16 +13,19 @@ struct WayOut {
   double drainClearance = 0;  // as of PieceFigures
 };
 
-// Which filament prints a piece's body. Chosen before any line is laid.
+// Which filament prints a piece's body. Chosen before any line is laid, by the plan of how it comes off.
 struct BodyFilament {
   Filament filament = Filament::first;
   bool chosen = false;         // it was set by hand, not found
-  bool wouldDissolve = false;  // its interface dissolves, and its body would too if it could not be pulled out
+  bool wouldDissolve = false;  // its interface dissolves, and its body would too if a hand could not get it out
+  bool operator==(const BodyFilament&) const = default;
 };
-std::vector<BodyFilament> bodyFilaments(const Supports& supports, const std::vector<WayOut>& ways);
+// byHand: whether a hand gets the piece out when it is of the plain filament.
+std::vector<BodyFilament> bodyFilaments(const Supports& supports, const std::vector<bool>& byHand);
 
-// All three as the support's pieces.
+// All as the support's pieces. Judged is everything but the body's filament.
 std::vector<PieceFigures> judgePieces(const Supports& supports, const std::vector<WayOut>& ways,
-                                      const std::vector<BodyFilament>& bodies, const Progress& progress);
+                                      const Progress& progress);
+std::vector<PieceFigures> printedFrom(std::vector<PieceFigures> judged, const std::vector<BodyFilament>& bodies);
 
 }  // namespace trellis

@@ -14,7 +14,7 @@ const char* nameOf(Grade grade) {
 
 double bondShare(double gap, double layerHeight) { return std::max(0.1, 1 - 0.9 * gap / (1.5 * layerHeight)); }
 
-Filament bodyFilamentOf(const std::vector<const Settings*>& ofItsSites, bool isFree, bool& chosen) {
+Filament bodyFilamentOf(const std::vector<const Settings*>& ofItsSites, bool byHand, bool& chosen) {
   const auto any = [&](const auto& asked) {
     return std::any_of(ofItsSites.begin(), ofItsSites.end(), [&](const Settings* s) { return asked(*s); });
   };
@@ -24,7 +24,7 @@ Filament bodyFilamentOf(const std::vector<const Settings*>& ofItsSites, bool isF
   const bool dissolves = any(
       [](const Settings& s) { return s.text("support.filament.interface") == "second" && s.yes("filament2.soluble"); });
   const bool touches = any([](const Settings& s) { return s.whole("support.interface.upper.layers") == 0; });
-  return dissolves && (!isFree || touches) ? Filament::second : Filament::first;
+  return dissolves && (!byHand || touches) ? Filament::second : Filament::first;
 }
 
 }  // namespace trellis

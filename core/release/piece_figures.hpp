@@ -31,7 +31,8 @@ struct PieceFigures {
   Grade grade = Grade::comesAway;
   Filament bodyFilament = Filament::first;  // of everything but the interface
   bool chosen = false;                      // bodyFilament was set by hand, not found
-  bool wouldDissolve = false;  // its interface dissolves, and its body would too if it could not be pulled out
+  // Its interface dissolves, and its body would too if a hand could not get it out.
+  bool wouldDissolve = false;
 };
 
 // Share of a full bond that a gap leaves: 1 at none, falling to a tenth at one and a half layers and staying there. An
@@ -39,7 +40,8 @@ struct PieceFigures {
 double bondShare(double gap, double layerHeight);
 
 // Which filament prints a piece's body, from its settings: where both are left to the program and water takes the
-// interface away, the first if the piece comes out and its interface keeps its body off the part, else the second.
-Filament bodyFilamentOf(const std::vector<const Settings*>& ofItsSites, bool isFree, bool& chosen);
+// interface away, the first if a hand gets the piece out and its interface keeps its body off the part, else the
+// second.
+Filament bodyFilamentOf(const std::vector<const Settings*>& ofItsSites, bool byHand, bool& chosen);
 
 }  // namespace trellis

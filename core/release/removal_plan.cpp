@@ -181,6 +181,14 @@ double RemovalPlan::seconds() const {
   return sum;
 }
 
+std::vector<bool> RemovalPlan::byHand(std::size_t count) const {
+  std::vector<bool> byHand(count, true);
+  for (const std::size_t piece : trapped) byHand[piece] = false;
+  for (const RemovalStep& step : steps)
+    if (step.move == HandMove::crush || step.move == HandMove::washOut) byHand[step.piece] = false;
+  return byHand;
+}
+
 RemovalPlan planRemoval(const Supports& supports, std::vector<Bit> whole, const BitsOf& broken,
                         std::vector<PieceFigures>& figures, const Progress& progress) {
   return Planner(supports, broken, figures, progress).plan(std::move(whole));

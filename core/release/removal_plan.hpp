@@ -39,6 +39,8 @@ struct RemovalPlan {
   std::vector<RemovalStep> steps;    // in this order
   std::vector<std::size_t> trapped;  // pieces of which something stays
   double seconds() const;
+  // Whether each of so many pieces comes off by hand, whole or in bits: neither crushed with a tool nor by water.
+  std::vector<bool> byHand(std::size_t count) const;
 };
 
 // What the planner asks for when a piece cannot leave as a whole.

@@ -33,13 +33,11 @@ class BuildRun {
     if (watch.supports) watch.supports(std::make_shared<const Supports>(*build_));
     stage("judging pieces", 0.55);
     const Pieces pieces{project_, *build_, parts_, groups_};
-    const std::vector<WayOut> ways = waysOut(store_, pieces, progress_);
-    const std::vector<BodyFilament> bodies = bodyFilaments(*build_, ways);
-    stage("laying lines", 0.6);
+    const std::vector<PieceFigures> judged = judgePieces(*build_, waysOut(store_, pieces, progress_), progress_);
+    stage("planning removal", 0.6);
+    const std::vector<BodyFilament> bodies = planRemovalOf(pieces, judged);
+    stage("laying lines", 0.65);
     layPaths(bodies);
-    stage("planning removal", 0.92);
-    build_->pieces = judgePieces(*build_, ways, bodies, progress_);
-    build_->removal = std::make_shared<const RemovalPlan>(removalOf(store_, pieces, build_->pieces, progress_));
     stage("weighing", 0.96);
     weighStanding();
     build_->prices = pricesOf(*build_);
@@ -87,6 +85,20 @@ class BuildRun {
     else
       static_cast<Supports&>(*build_) = together(std::move(built), groups_, parts_.size());
     progress_.check();
+  }
+
+  // A body is of the plain filament where a hand gets it out then: the plan is made as if all were, and where something
+  // is left that water takes, once more with that.
+  std::vector<BodyFilament> planRemovalOf(const Pieces& pieces, const std::vector<PieceFigures>& judged) {
+    const auto planWith = [&](const std::vector<BodyFilament>& bodies) {
+      build_->pieces = printedFrom(judged, bodies);
+      build_->removal = std::make_shared<const RemovalPlan>(removalOf(store_, pieces, build_->pieces, progress_));
+    };
+    std::vector<BodyFilament> bodies = bodyFilaments(*build_, std::vector<bool>(judged.size(), true));
+    planWith(bodies);
+    std::vector<BodyFilament> kept = bodyFilaments(*build_, build_->removal->byHand(judged.size()));
+    if (kept != bodies) planWith(kept);
+    return kept;
   }
 
   // Where bodies were spared the dissolving filament, the print as it would be without that is laid too: what it would

@@ -64,6 +64,7 @@ Store::Value Store::finish(const char* name, Key key, Sized made) {
   entry.inWork = false;
   entry.progress.reset();
   entry.value = std::move(made.first);
+  entry.name = name;
   entry.bytes = made.second;
   entry.used = ++clock_;
   bytes_ += entry.bytes;
@@ -198,7 +199,10 @@ std::size_t Store::bytes() const {
 
 std::map<std::string_view, StoreCount> Store::counts() const {
   const std::lock_guard lock(guard_);
-  return counts_;
+  std::map<std::string_view, StoreCount> counts = counts_;
+  for (const auto& [key, entry] : entries_)
+    if (entry.value) ++counts[entry.name].kept;
+  return counts;
 }
 
 }  // namespace trellis

@@ -39,9 +39,9 @@ struct Recipe {
   Value (*make)(const Inputs& inputs, const Progress& progress);
 };
 
-// How often a recipe was asked for a result and had to make it.
+// How often a recipe was asked for a result and had to make it, and how many of its results are there.
 struct StoreCount {
-  std::size_t made = 0, found = 0;
+  std::size_t made = 0, found = 0, kept = 0;
 };
 
 // Safe from several threads: what one is making the others wait for, unless they give up. Finished values survive a
@@ -106,6 +106,7 @@ class Store {
   };
   struct Entry {
     Value value;
+    std::string_view name = {};  // of its recipe
     std::size_t bytes = 0;
     std::uint64_t used = 0;  // when it was asked for last
     bool inWork = false;

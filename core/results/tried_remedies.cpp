@@ -6,6 +6,7 @@
 
 #include <algorithm>
 #include <set>
+#include <utility>
 
 namespace trellis {
 
@@ -63,6 +64,19 @@ std::optional<Remedy> tried(Store& store, const Built& before, const Finding& fi
   } catch (const Error&) {  // it cannot be done here, so it is not offered
     return std::nullopt;
   }
+}
+
+std::vector<Remedy> withoutBeaten(std::vector<Remedy> helping) {
+  const auto grams = [](const Remedy& remedy) { return remedy.isRival ? remedy.cost->grams : 1e300; };
+  const auto best = std::min_element(helping.begin(), helping.end(),
+                                     [&](const Remedy& a, const Remedy& b) { return grams(a) < grams(b); });
+  if (best == helping.end()) return helping;
+  const double least = grams(*best);
+  bool isTaken = false;  // one of those that take as little
+  std::erase_if(helping, [&](const Remedy& remedy) {
+    return remedy.isRival && (grams(remedy) > least || std::exchange(isTaken, true));
+  });
+  return helping;
 }
 
 double marked(const Part& part, const MarksPtr& marks, Mark kind) {
@@ -140,7 +154,7 @@ Findings withTriedRemedies(Store& store, const ProjectPtr& project, const Build&
           helping.push_back(std::move(*kept));
         }
       }
-    findings[i].remedies = std::move(helping);
+    findings[i].remedies = withoutBeaten(std::move(helping));
   }
   return findings;
 }

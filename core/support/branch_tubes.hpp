@@ -13,6 +13,17 @@ using Trees = std::vector<std::shared_ptr<const Tree>>;  // by site; null where 
 // once.
 void addTubes(std::vector<SolidVertex>& out, const SupportLayers& layers, const Trees& trees);
 
+// Where branches stand that no tube is drawn of: posts, which hold a wall, and all of them where no trees are given.
+class Posts {
+ public:
+  Posts(const SupportLayers& layers, const Trees& trees) : layers_(layers), trees_(trees) {}
+  bool holds(const PieceRegion& region, double top) const;
+
+ private:
+  const SupportLayers& layers_;
+  const Trees& trees_;
+};
+
 // Whether a region of branch lies in some tip, over its lowest demand: there its own outline is looked at, not a
 // tube's.
 class TipZones {

@@ -29,7 +29,7 @@ class ColumnBuilder {
   }
 
   Column build(const Tree* tree, const Progress& progress) {
-    isTree_ = tree != nullptr;
+    isTree_ = tree != nullptr || site_.isPost;
     const Ground ground{obstacles_, terrain_.noLanding, rules_, clearance_};
     Descent descent =
         tree ? descendBranches(site_, *tree, ground, progress) : descendColumn(site_, ground, heights(), progress);

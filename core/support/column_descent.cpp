@@ -44,8 +44,7 @@ class Letting {
       if (slender_) widen(reach, step);
       descent_.tooSteep += land(step, reach, ground_);
       const double before = area(reach);
-      Polygons cleared =
-          withoutCrumbs(simplified(clearance_.clearOfPart(reach, step.bottom, step.top), smoothing), speck());
+      Polygons cleared = clearOfPart(reach, step);
       const double loss = before - area(cleared);
       if (site_.isHold() && loss > speck() / 10) cleared = besideFlare(reach, loss, step);
       // Else a straight column stays as it is.
@@ -140,6 +139,7 @@ class Letting {
   // Fresh demand joins what is let down already and is made printable: by itself where it begins, and together with
   // what is near where it widens a slope by a step.
   Polygons joined(const Polygons& reach, const Polygons& fresh) {
+    if (site_.isPost) return reach.empty() ? fresh : reach;
     if (isSquared() || !site_.minimumFootprint.empty()) return unite(reach, fresh);
     Polygons all = reach, steps;
     for (const Polygons& piece : components(fresh)) {
@@ -158,8 +158,13 @@ class Letting {
   // and the layer above stands on it by all but that.
   Polygons besideFlare(const Polygons& reach, double loss, const DescentStep& step) {
     const double out = std::min({2 * loss / rimOf(reach), step.top - step.bottom, rules_.lineWidth / 2});
-    return withoutCrumbs(simplified(clearance_.clearOfPart(grow(reach, out), step.bottom, step.top), smoothing),
-                         speck());
+    return clearOfPart(grow(reach, out), step);
+  }
+
+  // A post is round: smoothing would take some of it in every layer.
+  Polygons clearOfPart(const Polygons& reach, const DescentStep& step) {
+    const Polygons clear = clearance_.clearOfPart(reach, step.bottom, step.top);
+    return withoutCrumbs(site_.isPost ? clear : simplified(clear, smoothing), speck());
   }
 
   // Area of fresh demand over part that is closer than both gaps and the thinnest layer allow.

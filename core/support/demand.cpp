@@ -272,16 +272,23 @@ class Divider {
     }
   }
 
+  // Where trees are asked for, a wall is held by branches; a prop is as wide as it says.
   void addHold(const std::vector<Lines>& walls, std::size_t index, Cause cause) {
+    const bool byBranches = cause.kind == CauseKind::hold && rules(index).structure == Structure::tree;
     for (DemandSite& hold : holdsBeside(walls, asked_, rules(index), progress_)) {
-      double sum = 0;
-      for (std::size_t k = 0; k < hold.walls.size(); ++k)
-        for (const Polygon& line : hold.walls[k])
-          sum += (toMm(line.back()) - toMm(line.front())).norm() * asked_.plan.spans[hold.lowest + k].height();
-      hold.rules = index;
+      std::vector<DemandSite> posts;
+      if (byBranches) posts = postsOf(hold, asked_.plan, rules(index));
+      if (posts.empty()) posts.push_back(std::move(hold));
       if (cause.kind == CauseKind::hold) cause.index = holds_++;
-      hold.contacts = {{cause, sum}};
-      result_.push_back(std::move(hold));
+      for (DemandSite& post : posts) {
+        double sum = 0;
+        for (std::size_t k = 0; k < post.walls.size(); ++k)
+          for (const Polygon& line : post.walls[k])
+            sum += (toMm(line.back()) - toMm(line.front())).norm() * asked_.plan.spans[post.lowest + k].height();
+        post.rules = index;
+        post.contacts = {{cause, sum}};
+        result_.push_back(std::move(post));
+      }
     }
   }
 

@@ -48,6 +48,7 @@ struct DemandSite {
   std::vector<Polygons> seen = {};  // of each layer, what of it will be looked at; empty if that is nothing
   ColumnGrid grid = {};
   std::vector<Lines> walls;       // of a hold: the wall of each layer, as in MarkShadows
+  bool isPost = false;            // of a hold: a branch that stands by itself
   std::vector<Contact> contacts;  // by cause, ascending
   std::size_t highest() const { return lowest + layers.size() - 1; }
   bool isHold() const { return !walls.empty(); }

@@ -22,12 +22,15 @@ struct Stretch {
   const PieceRegion* region;
 };
 
-std::vector<Stretch> findStretches(const SupportLayers& layers, const TipZones& tips) {
+std::vector<Stretch> findStretches(const SupportLayers& layers, const Trees& trees) {
+  const TipZones tips(trees);
+  const Posts posts(layers, trees);
   std::vector<Stretch> stretches;
   std::map<std::uint64_t, std::size_t> open;  // by region key: the stretch that may go on
   for (const SupportLayer& layer : layers.layers)
     for (const PieceRegion& region : layer.regions) {
-      if (region.kind == RegionKind::branch && !tips.holds(region, layer.top)) continue;
+      if (region.kind == RegionKind::branch && !tips.holds(region, layer.top) && !posts.holds(region, layer.top))
+        continue;
       const auto found = open.find(region.key);
       if (found != open.end() && std::abs(stretches[found->second].top - layer.bottom) < eps) {
         stretches[found->second].top = layer.top;
@@ -82,7 +85,7 @@ std::vector<SolidVertex> fromBelow(const std::vector<SolidVertex>& triangles) {
 
 SupportSolid solidOf(const SupportLayers& layers, const Trees& trees, const SupportLayer& raft,
                      const Progress& progress) {
-  std::vector<Stretch> stretches = findStretches(layers, TipZones(trees));
+  std::vector<Stretch> stretches = findStretches(layers, trees);
   for (const PieceRegion& region : raft.regions) stretches.push_back({raft.bottom, raft.top, &region});
   std::map<long long, Polygons> standing;  // by height: what begins there
   for (const Stretch& stretch : stretches) {

@@ -124,6 +124,26 @@ TEST(RemovalPlan, AFillingThatIsBentTurnsOutAboutItsAxis) {
   }
 }
 
+// Water takes out only what a hand does not: a filling that no straight pull gets out, but a turn, stays plain.
+TEST(RemovalPlan, ABodyDissolvesOnlyWhereNoHandGetsItOut) {
+  const std::string second = "second";
+  for (const bool isShut : {false, true}) {
+    std::vector<MeshPtr> shells{sector(8, 10, 150, 0, 8), sector(15, 17, 150, 0, 8), sector(8, 17, 150, 0, 1),
+                                sector(8, 17, 150, 7, 8)};
+    if (isShut)
+      for (const double side : {-17.0, 0.0})
+        shells.push_back(box({side + 8 * (side == 0), -1, 0}, {side + 9 + 8 * (side == 0), 0.5, 8}));
+    const BuildPtr built = build(
+        projectOf(together(shells),
+                  {{"support.filament.interface", second}, {"filament2.soluble", true}, {"support.bridge_limit", 0}}));
+    std::size_t plain = 0, turned = 0;
+    for (const PieceFigures& piece : built->pieces) plain += piece.bodyFilament == Filament::first;
+    for (const RemovalStep& step : built->removal->steps) turned += step.move == HandMove::turn;
+    EXPECT_EQ(plain > 0, !isShut);
+    EXPECT_EQ(turned > 0, !isShut);
+  }
+}
+
 TEST(RemovalPlan, WhatIsInFrontGoesFirst) {
   const SupportLayers two =
       layersOf({{square(5.5, 5.5, 16, 14.5), 5.2, 14.8}, {square(17, 5.5, 29.5, 14.5), 5.2, 14.8}});
