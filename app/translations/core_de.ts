@@ -1940,12 +1940,12 @@
     <translation>Bei {:.0f} mm Höhe hält die Platte es gegen einen seitlichen Druck von {:.1f} N, und die Düse kann mit {:g} N drücken.</translation>
 </message>
 <message>
-    <source>hold it at {} mm by columns</source>
-    <translation>bei {} mm mit Säulen halten</translation>
+    <source>hold by columns at {} mm</source>
+    <translation>Säulen bei {} mm</translation>
 </message>
 <message>
-    <source>hold it at {} mm by branches</source>
-    <translation>bei {} mm mit Ästen halten</translation>
+    <source>hold by branches at {} mm</source>
+    <translation>Äste bei {} mm</translation>
 </message>
 <message>
     <source>brim of 8 mm</source>

@@ -19,6 +19,7 @@ namespace {
 
 constexpr int pictureSize = 56;       // pixels
 constexpr double pictureAcross = 24;  // mm
+constexpr int widestButton = 230;     // pixels of words on one line, at the narrowest the worksheet is
 
 // A symbol besides the colour, so that it survives grey print.
 QString symbolOf(const Finding& finding) {
@@ -174,8 +175,10 @@ void FindingCard::addRemedies(QVBoxLayout& column) {
   }
   for (std::size_t k = 0; k < finding_.remedies.size(); ++k) {
     const Remedy& remedy = finding_.remedies[k];
-    const QString cost = remedy.cost ? costWords(*remedy.cost) : QString();
-    button(upperFirst(spoken(remedy.name)) + (cost.isEmpty() ? "" : " · " + cost), QString("remedy%1").arg(k),
+    const QString cost = remedy.cost ? costWords(*remedy.cost) : QString(), name = upperFirst(spoken(remedy.name)),
+                  inOne = name + (cost.isEmpty() ? "" : " · " + cost);
+    const bool fits = fontMetrics().horizontalAdvance(inOne) < widestButton;
+    button(fits || cost.isEmpty() ? inOne : name + "\n" + cost, QString("remedy%1").arg(k),
            tr("It was tried, and it helps. Undo takes it back."), [this, remedy] { ask(remedy); });
   }
   button(tr("Accept…"), "accept", tr("Lets it be. The finding moves to the end and is not counted."),

@@ -255,16 +255,15 @@ void standing(Finder& f, std::size_t p) {
   const Vec3 at = bends ? shaky->at : loose->at;
   std::vector<Remedy> remedies;
   if (const HoldAdvice& advice = *part.holdAdvice; !advice.marks.empty()) {
-    Sentence heights;
+    std::vector<Sentence> heights;
     for (const LayMark& mark : advice.marks) {
       const auto& band = std::get<BandStroke>(mark.stroke);
-      const Sentence height = say("{:.0f}", (band.from + band.to) / 2);
-      heights = heights.empty() ? height : say("{} and {}", heights, height);
+      heights.push_back(say("{:.0f}", (band.from + band.to) / 2));
     }
+    const Sentence where = listed(heights);
     for (const bool byBranches : {false, true})
       if (Remedy hold = heldBy(f, p, byBranches); !hold.steps.empty()) {
-        hold.name =
-            byBranches ? say("hold it at {} mm by branches", heights) : say("hold it at {} mm by columns", heights);
+        hold.name = byBranches ? say("hold by branches at {} mm", where) : say("hold by columns at {} mm", where);
         remedies.push_back(std::move(hold));
       }
   }

@@ -70,27 +70,14 @@ void addTubes(std::vector<SolidVertex>& out, const SupportLayers& layers, const 
         upper = {{node.at.x(), node.at.y(), top}, node.radius + share * (below.radius - node.radius)};
       }
       const Belongs owner = belongsTo(layers, (upper.centre + below.at) / 2);
-      if (owner.found) addTube(out, upper, {below.at, below.radius}, owner);
+      if (owner.found && !isShownByOutlines(layers.pieces[owner.piece], trees))
+        addTube(out, upper, {below.at, below.radius}, owner);
     }
   }
 }
 
-bool Posts::holds(const PieceRegion& region, double top) const {
-  if (trees_.empty()) return true;  // nobody draws tubes
-  const std::vector<std::size_t>& sites = layers_.pieces[region.piece].sites;
-  if (std::all_of(sites.begin(), sites.end(), [&](std::size_t site) { return trees_[site] != nullptr; })) return false;
-  // A tree may have grown together with it.
-  return std::none_of(sites.begin(), sites.end(), [&](std::size_t site) {
-    if (!trees_[site]) return false;
-    const std::vector<BranchNode>& nodes = trees_[site]->nodes;
-    return std::any_of(nodes.begin(), nodes.end(), [&](const BranchNode& node) {
-      if (node.below == BranchNode::none || node.at.z() < top || nodes[node.below].at.z() > top) return false;
-      const Vec3& low = nodes[node.below].at;
-      const double rise = node.at.z() - low.z();
-      const Vec3 at = rise > 0 ? Vec3(low + (node.at - low) * ((top - low.z()) / rise)) : node.at;
-      return contains(region.area, toPoint(at.x(), at.y()));
-    });
-  });
+bool isShownByOutlines(const Piece& piece, const Trees& trees) {
+  return std::any_of(piece.sites.begin(), piece.sites.end(), [&](std::size_t site) { return trees[site] == nullptr; });
 }
 
 TipZones::TipZones(const Trees& trees) {

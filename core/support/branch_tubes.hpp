@@ -9,20 +9,13 @@ namespace trellis {
 
 using Trees = std::vector<std::shared_ptr<const Tree>>;  // by site; null where support is normal
 
-// Appends a tube for every branch, up to where its tips widen into what they carry. What several sites share is drawn
+// Appends a tube for every branch of pieces that are not shown by outlines, up to where its tips widen into what they
+// carry. What several sites share is drawn
 // once.
 void addTubes(std::vector<SolidVertex>& out, const SupportLayers& layers, const Trees& trees);
 
-// Where branches stand that no tube is drawn of: posts, which hold a wall, and all of them where no trees are given.
-class Posts {
- public:
-  Posts(const SupportLayers& layers, const Trees& trees) : layers_(layers), trees_(trees) {}
-  bool holds(const PieceRegion& region, double top) const;
-
- private:
-  const SupportLayers& layers_;
-  const Trees& trees_;
-};
+// Whether a piece is looked at as its outlines are, because a post, which has no tree, is among its branches.
+bool isShownByOutlines(const Piece& piece, const Trees& trees);
 
 // Whether a region of branch lies in some tip, over its lowest demand: there its own outline is looked at, not a
 // tube's.

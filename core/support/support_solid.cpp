@@ -24,13 +24,14 @@ struct Stretch {
 
 std::vector<Stretch> findStretches(const SupportLayers& layers, const Trees& trees) {
   const TipZones tips(trees);
-  const Posts posts(layers, trees);
+  const auto isOutlined = [&](const PieceRegion& region) {  // without trees there are no tubes
+    return trees.empty() || isShownByOutlines(layers.pieces[region.piece], trees);
+  };
   std::vector<Stretch> stretches;
   std::map<std::uint64_t, std::size_t> open;  // by region key: the stretch that may go on
   for (const SupportLayer& layer : layers.layers)
     for (const PieceRegion& region : layer.regions) {
-      if (region.kind == RegionKind::branch && !tips.holds(region, layer.top) && !posts.holds(region, layer.top))
-        continue;
+      if (region.kind == RegionKind::branch && !isOutlined(region) && !tips.holds(region, layer.top)) continue;
       const auto found = open.find(region.key);
       if (found != open.end() && std::abs(stretches[found->second].top - layer.bottom) < eps) {
         stretches[found->second].top = layer.top;

@@ -56,10 +56,16 @@ TEST(BranchHolds, ArePostsAtTheHoldGapAsThickAsTheirHeightAsks) {
 TEST(BranchHolds, CanBeSeen) {
   const BuildPtr built = build(heldWall());
   const SupportSolid solid = solidOf(*built->support, built->trees, built->raft, Progress());
-  float highest = 0;
+  float highest = 0, lowest = top;
   for (const SolidVertex& vertex : solid.vertices)
-    if (vertex.kind == RegionKind::branch) highest = std::max(highest, vertex.at.z());
+    if (vertex.kind == RegionKind::branch) {
+      highest = std::max(highest, vertex.at.z());
+      lowest = std::min(lowest, vertex.at.z());
+    }
   EXPECT_NEAR(highest, top, 0.25);
+  EXPECT_LT(lowest, 1);
+  // As what would go when it is removed, where nobody gives trees.
+  EXPECT_EQ(solidOf(*built->support, {}, built->raft, Progress()).vertices.size(), solid.vertices.size());
 }
 
 // Columns and branches were both tried: what takes less filament is offered.

@@ -4,6 +4,7 @@
 #include "core/results/judgement.hpp"
 #include "core/results/print_layers.hpp"
 #include "core/results/support_recipes.hpp"
+#include "tests/package_mesh.hpp"
 #include "tests/perturbed.hpp"
 #include "tests/shapes.hpp"
 
@@ -176,6 +177,20 @@ TEST(Recipes, EveryMemberOfTheirInputsCounts) {
   expectEveryMemberCounts<RegionLineInputs>("region lines");
   expectEveryMemberCounts<PartLineInputs>("part lines");
   expectEveryMemberCounts<PrintLayerInputs>("print layer");
+}
+
+// Whoever gives up in the midst of looking a mesh over leaves nothing half examined behind.
+TEST(Store, AHealthGivenUpHalfWayIsNotKept) {
+  const MeshPtr mesh = refined(*refined(*sphere({0, 0, 30}, 30, 72, 72)));
+  Store store;
+  Progress given;
+  auto half = std::async(std::launch::async, [&] { store.get(meshCondition, {mesh}, given); });
+  std::this_thread::sleep_for(20ms);
+  given.cancel();
+  EXPECT_THROW(half.get(), Cancelled);
+  const Kept<MeshCondition> whole = store.get(meshCondition, {mesh}, Progress());
+  EXPECT_NEAR(whole->figures.volume, 4.0 / 3 * pi * 27000, 0.01 * 4.0 / 3 * pi * 27000);
+  EXPECT_TRUE(whole->health.defects.empty());
 }
 
 }  // namespace
