@@ -181,8 +181,9 @@ double RemovalPlan::seconds() const {
   return sum;
 }
 
-std::vector<bool> RemovalPlan::byHand(std::size_t count) const {
-  std::vector<bool> byHand(count, true);
+std::vector<bool> RemovalPlan::byHand(const std::vector<PieceFigures>& figures) const {
+  std::vector<bool> byHand;
+  for (const PieceFigures& piece : figures) byHand.push_back(piece.grade != Grade::fragile || piece.extraction.free);
   for (const std::size_t piece : trapped) byHand[piece] = false;
   for (const RemovalStep& step : steps)
     if (step.move == HandMove::crush || step.move == HandMove::washOut) byHand[step.piece] = false;

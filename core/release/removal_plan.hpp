@@ -39,8 +39,9 @@ struct RemovalPlan {
   std::vector<RemovalStep> steps;    // in this order
   std::vector<std::size_t> trapped;  // pieces of which something stays
   double seconds() const;
-  // Whether each of so many pieces comes off by hand, whole or in bits: neither crushed with a tool nor by water.
-  std::vector<bool> byHand(std::size_t count) const;
+  // Whether each piece comes off by hand, whole or in bits: neither crushed with a tool nor by water, nor so that the
+  // part may break, unless a straight pull is all it takes. figures: as the plan graded them.
+  std::vector<bool> byHand(const std::vector<PieceFigures>& figures) const;
 };
 
 // What the planner asks for when a piece cannot leave as a whole.

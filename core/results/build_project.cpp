@@ -96,7 +96,7 @@ class BuildRun {
     };
     std::vector<BodyFilament> bodies = bodyFilaments(*build_, std::vector<bool>(judged.size(), true));
     planWith(bodies);
-    std::vector<BodyFilament> kept = bodyFilaments(*build_, build_->removal->byHand(judged.size()));
+    std::vector<BodyFilament> kept = bodyFilaments(*build_, build_->removal->byHand(build_->pieces));
     if (kept != bodies) planWith(kept);
     return kept;
   }

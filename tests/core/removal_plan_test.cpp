@@ -144,6 +144,19 @@ TEST(RemovalPlan, ABodyDissolvesOnlyWhereNoHandGetsItOut) {
   }
 }
 
+// Nor where a hand would break the part with it, unless a straight pull is all it takes.
+TEST(RemovalPlan, ByHandIsNeitherCrushedNorTrappedNorAtThePartsCost) {
+  std::vector<PieceFigures> figures(5);
+  figures[0].grade = Grade::inBits;
+  figures[1].grade = figures[2].grade = Grade::fragile;
+  figures[2].extraction.free = true;
+  RemovalPlan plan;
+  plan.steps.push_back({.move = HandMove::pull, .piece = 0});
+  plan.steps.push_back({.move = HandMove::crush, .piece = 3});
+  plan.trapped = {4};
+  EXPECT_EQ(plan.byHand(figures), (std::vector<bool>{true, false, true, false, false}));
+}
+
 TEST(RemovalPlan, WhatIsInFrontGoesFirst) {
   const SupportLayers two =
       layersOf({{square(5.5, 5.5, 16, 14.5), 5.2, 14.8}, {square(17, 5.5, 29.5, 14.5), 5.2, 14.8}});
