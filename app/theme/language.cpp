@@ -15,11 +15,13 @@ QString translationFile(const QString& language) {
                          language + ".qm");
 }
 
+QString windowLanguage() { return QLocale().name().section('_', 0, 0); }
+
 void installLanguage(QApplication& app, const QString& wanted) {
   const QString chosen = wanted.isEmpty() ? QSettings().value("language").toString() : wanted;
   const QLocale locale = chosen.isEmpty() ? QLocale::system() : QLocale(chosen);
   QLocale::setDefault(locale);
-  const QString code = locale.name().section('_', 0, 0);
+  const QString code = windowLanguage();
   auto* dialogs = new QTranslator(&app);  // Qt's own words, where its translations are installed
   if (dialogs->load("qtbase_" + code, QLibraryInfo::path(QLibraryInfo::TranslationsPath)))
     app.installTranslator(dialogs);

@@ -1,12 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/manual.hpp"
 
+#include "app/theme/language.hpp"
+
 #include <QAbstractTextDocumentLayout>
 #include <QCoreApplication>
 #include <QDir>
 #include <QHBoxLayout>
 #include <QImage>
-#include <QLocale>
 #include <QRegularExpression>
 #include <QScrollBar>
 #include <QShortcut>
@@ -48,7 +49,7 @@ bool fits(const QString& pattern, const QString& name) {
 
 QString manualFolder() {
   const QString all = QDir::cleanPath(QCoreApplication::applicationDirPath() + "/../share/meek-trellis/manual"),
-                own = all + "/" + QLocale().name().section('_', 0, 0);
+                own = all + "/" + windowLanguage();
   return QDir(own).exists() ? own : all;
 }
 

@@ -38,12 +38,18 @@ struct Finder {
     const bool own = project.parts[p]->settings.contains(key);
     return ChangeSetting{key, std::move(value), own ? std::optional(p) : std::nullopt};
   }
+  // Columns where it has trees, trees where it has columns.
+  Remedy otherStructure(std::size_t p) const {
+    return setting(p, "support.structure", std::string(rules(p).structure == Structure::tree ? "normal" : "tree"));
+  }
 };
 
 // The places by weight, heaviest first.
 std::vector<Vec3> byWeight(std::vector<std::pair<double, Vec3>> found);
 // Lowers the part by ever more layers, so that what is too low to be supported becomes part of the first layer.
 std::vector<Remedy> sinking(const Finder& f, std::size_t p);
+// Turned so that a face, by its normal as of restingFaces, lies on the plate.
+PlacePart laidDown(const Finder& f, std::size_t p, const Vec3& normal);
 // What can be tried where a part, or what begins low over the plate, has nothing to stand on.
 std::vector<Remedy> footings(const Finder& f, std::size_t p);
 inline constexpr double sinkable = 0.8;  // mm: what hangs lower may be sunk into the first layer

@@ -89,6 +89,14 @@ std::vector<Remedy> sinking(const Finder& f, std::size_t p) {
   return remedies;
 }
 
+PlacePart laidDown(const Finder& f, std::size_t p, const Vec3& normal) {
+  const Part& part = *f.project.parts[p];
+  const Placement turned = turnedDown(part.placement, *part.mesh, normal);
+  PlacePart turn{p, turned.position, turned.turn, {}};
+  turn.drop = true;
+  return turn;
+}
+
 std::vector<Remedy> footings(const Finder& f, std::size_t p) {
   std::vector<Remedy> remedies = sinking(f, p);
   PlacePart lift;
@@ -100,10 +108,8 @@ std::vector<Remedy> footings(const Finder& f, std::size_t p) {
   remedies.emplace_back(say("raft of 3 layers"), std::vector<Operation>{ChangeSetting{"support.raft.layers", 3.0}});
   const Part& part = *f.project.parts[p];
   if (const auto faces = restingFaces(*part.mesh, part.placement.scale); !faces.empty()) {
-    const Placement turned = turnedDown(part.placement, *part.mesh, faces.front().normal);
-    PlacePart turn{p, turned.position, turned.turn, {}};
-    turn.drop = true;
-    remedies.emplace_back(say("lay its broadest side down"), std::vector<Operation>{turn});
+    remedies.emplace_back(say("lay its broadest side down"),
+                          std::vector<Operation>{laidDown(f, p, faces.front().normal)});
   }
   return remedies;
 }

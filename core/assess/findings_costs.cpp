@@ -39,8 +39,7 @@ std::vector<Shares> sharesOf(const Build& build) {
 std::vector<Remedy> cheaperWays(const Finder& f, std::size_t p) {
   std::vector<Remedy> ways;
   const bool isTree = f.rules(p).structure == Structure::tree;
-  ways.push_back({isTree ? say("normal support") : say("trees"),
-                  f.setting(p, "support.structure", std::string(isTree ? "normal" : "tree")).steps});
+  ways.push_back({isTree ? say("normal support") : say("trees"), f.otherStructure(p).steps});
   if (!isTree && f.build.rules[p].settings.whole("support.body.walls") > 0)
     ways.push_back({say("bodies without walls"), f.setting(p, "support.body.walls", 0.0).steps});
   if (!isTree && f.build.rules[p].settings.number("support.body.spacing") < 3)

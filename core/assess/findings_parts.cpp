@@ -213,21 +213,29 @@ void curling(Finder& f, std::size_t p) {
   }
 }
 
-// Marks where the part had better be held, of a tint of their own where it is supported the other way.
-Remedy heldBy(const Finder& f, std::size_t p, bool byBranches) {
+// Marks where the part had better be held, of a tint of their own where it is supported the other way; none where no
+// tint is left.
+std::optional<Remedy> heldBy(const Finder& f, std::size_t p, bool byBranches) {
   const Part& part = *f.project.parts[p];
-  Remedy hold(Sentence(), {});
+  const std::vector<LayMark>& marks = f.build.judged[p].holdAdvice->marks;
+  std::vector<Sentence> heights;
+  for (const LayMark& lay : marks) {
+    const auto& band = std::get<BandStroke>(lay.stroke);
+    heights.push_back(say("{:.0f}", (band.from + band.to) / 2));
+  }
+  const Sentence at = listed(heights);
+  Remedy hold(byBranches ? say("hold by branches at {} mm", at) : say("hold by columns at {} mm", at), {});
   hold.isRival = true;
   Mark mark = Mark::enforce;
   if (byBranches != (f.rules(p).structure == Structure::tree)) {
     int tint = tintCount - 1;
     while (tint > 0 && part.tints.contains(tint)) --tint;
-    if (tint == 0) return hold;
+    if (tint == 0) return std::nullopt;
     mark = enforceAs(tint);
     hold.steps.push_back(
         SetTint{p, tint, {{"support.structure", SettingValue(std::string(byBranches ? "tree" : "normal"))}}});
   }
-  for (LayMark lay : f.build.judged[p].holdAdvice->marks) {
+  for (LayMark lay : marks) {
     lay.mark = mark;
     hold.steps.push_back(lay);
   }
@@ -254,19 +262,9 @@ void standing(Finder& f, std::size_t p) {
                      loose->z, loose->safetyFactor * rules.push, rules.push);
   const Vec3 at = bends ? shaky->at : loose->at;
   std::vector<Remedy> remedies;
-  if (const HoldAdvice& advice = *part.holdAdvice; !advice.marks.empty()) {
-    std::vector<Sentence> heights;
-    for (const LayMark& mark : advice.marks) {
-      const auto& band = std::get<BandStroke>(mark.stroke);
-      heights.push_back(say("{:.0f}", (band.from + band.to) / 2));
-    }
-    const Sentence where = listed(heights);
+  if (!part.holdAdvice->marks.empty())
     for (const bool byBranches : {false, true})
-      if (Remedy hold = heldBy(f, p, byBranches); !hold.steps.empty()) {
-        hold.name = byBranches ? say("hold by branches at {} mm", where) : say("hold by columns at {} mm", where);
-        remedies.push_back(std::move(hold));
-      }
-  }
+      if (std::optional<Remedy> hold = heldBy(f, p, byBranches)) remedies.push_back(std::move(*hold));
   if (slips && f.project.settings.number("brim.width") < 5)
     remedies.push_back(
         {say("brim of 8 mm"), {ChangeSetting{"brim.width", 8.0}, ChangeSetting{"brim.side", std::string("outside")}}});

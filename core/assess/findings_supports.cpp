@@ -244,16 +244,15 @@ std::vector<Remedy> turning(const Finder& f, std::size_t p) {
   constexpr std::size_t most = 4;
   constexpr double same = 0.99;  // cosine between what lies below now and then
   const Part& part = *f.project.parts[p];
-  const Affine toPlate = transformOf(part.placement, *part.mesh);
+  const Vec3 up = transformOf(part.placement, *part.mesh).linear().row(2).normalized();
   std::vector<Remedy> remedies;
   for (const RestingFace& face : restingFaces(*part.mesh, part.placement.scale)) {
     if (remedies.size() == most) break;
-    const Placement turned = turnedDown(part.placement, *part.mesh, face.normal);
-    const Affine after = transformOf(turned, *part.mesh);
-    const Vec3 up = toPlate.linear().row(2).normalized(), then = after.linear().row(2).normalized();
+    const PlacePart turn = laidDown(f, p, face.normal);
+    Placement after = part.placement;
+    after.turn = *turn.turn;
+    const Vec3 then = transformOf(after, *part.mesh).linear().row(2).normalized();
     if (up.dot(then) > same) continue;
-    PlacePart turn{p, turned.position, turned.turn, {}};
-    turn.drop = true;
     remedies.emplace_back(say("turn it another way"), std::vector<Operation>{turn}).family = family;
   }
   return remedies;
@@ -279,8 +278,7 @@ void trappedPieces(Finder& f, std::size_t p) {
   if (widest >= waterPasses)
     for (Remedy& part : parting(f, p, held)) remedies.push_back(std::move(part));
   for (Remedy& block : blocking(f, sites)) remedies.push_back(std::move(block));
-  const bool isTree = f.rules(p).structure == Structure::tree;
-  remedies.push_back(f.setting(p, "support.structure", std::string(isTree ? "normal" : "tree")));
+  remedies.push_back(f.otherStructure(p));
   for (Remedy& turn : turning(f, p)) remedies.push_back(std::move(turn));
   const bool one = held.size() == 1;
   f.addAll({"piece-trapped", Severity::warning,

@@ -53,7 +53,17 @@ void addTube(std::vector<SolidVertex>& out, const Ring& upper, const Ring& lower
 
 }  // namespace
 
-void addTubes(std::vector<SolidVertex>& out, const SupportLayers& layers, const Trees& trees) {
+std::vector<bool> shownByOutlines(const SupportLayers& layers, const Trees& trees) {
+  std::vector<bool> byOutlines;
+  if (trees.empty()) return byOutlines;
+  for (const Piece& piece : layers.pieces)
+    byOutlines.push_back(
+        std::any_of(piece.sites.begin(), piece.sites.end(), [&](std::size_t site) { return trees[site] == nullptr; }));
+  return byOutlines;
+}
+
+void addTubes(std::vector<SolidVertex>& out, const SupportLayers& layers, const Trees& trees,
+              const std::vector<bool>& byOutlines) {
   std::set<std::array<double, 6>> drawn;
   for (const auto& tree : trees) {
     if (!tree) continue;
@@ -70,14 +80,9 @@ void addTubes(std::vector<SolidVertex>& out, const SupportLayers& layers, const 
         upper = {{node.at.x(), node.at.y(), top}, node.radius + share * (below.radius - node.radius)};
       }
       const Belongs owner = belongsTo(layers, (upper.centre + below.at) / 2);
-      if (owner.found && !isShownByOutlines(layers.pieces[owner.piece], trees))
-        addTube(out, upper, {below.at, below.radius}, owner);
+      if (owner.found && !byOutlines[owner.piece]) addTube(out, upper, {below.at, below.radius}, owner);
     }
   }
-}
-
-bool isShownByOutlines(const Piece& piece, const Trees& trees) {
-  return std::any_of(piece.sites.begin(), piece.sites.end(), [&](std::size_t site) { return trees[site] == nullptr; });
 }
 
 TipZones::TipZones(const Trees& trees) {

@@ -9,13 +9,14 @@ namespace trellis {
 
 using Trees = std::vector<std::shared_ptr<const Tree>>;  // by site; null where support is normal
 
-// Appends a tube for every branch of pieces that are not shown by outlines, up to where its tips widen into what they
-// carry. What several sites share is drawn
-// once.
-void addTubes(std::vector<SolidVertex>& out, const SupportLayers& layers, const Trees& trees);
+// Of each piece, whether it is looked at as its outlines are: a post, which has no tree, is among its branches. Empty
+// without trees: then there are no tubes.
+std::vector<bool> shownByOutlines(const SupportLayers& layers, const Trees& trees);
 
-// Whether a piece is looked at as its outlines are, because a post, which has no tree, is among its branches.
-bool isShownByOutlines(const Piece& piece, const Trees& trees);
+// Appends a tube for every branch of the other pieces, up to where its tips widen into what they carry. What several
+// sites share is drawn once.
+void addTubes(std::vector<SolidVertex>& out, const SupportLayers& layers, const Trees& trees,
+              const std::vector<bool>& byOutlines);
 
 // Whether a region of branch lies in some tip, over its lowest demand: there its own outline is looked at, not a
 // tube's.

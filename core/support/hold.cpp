@@ -94,11 +94,11 @@ std::vector<DemandSite> holdsBeside(const std::vector<Lines>& walls, const Asked
 std::vector<DemandSite> postsOf(const DemandSite& hold, const LayerPlan& plan, const SupportRules& rules) {
   const double top = plan.spans[hold.highest()].top - rules.floor,
                radius = std::max({leastBranch, top * leastSteadiness, 3 * rules.lineWidth}) / 2;
-  const auto longest = std::max_element(hold.walls.begin(), hold.walls.end(), [](const Lines& a, const Lines& b) {
-    return lengthOf(stretchesOf(a)) < lengthOf(stretchesOf(b));
-  });
+  std::vector<double> lengths;
+  for (const Lines& wall : hold.walls) lengths.push_back(lengthOf(stretchesOf(wall)));
+  const auto longest = std::max_element(lengths.begin(), lengths.end()) - lengths.begin();
   std::vector<DemandSite> posts;
-  for (const Place& place : placesAlong(*longest)) {
+  for (const Place& place : placesAlong(hold.walls[static_cast<std::size_t>(longest)])) {
     const Vec2 middle = place.at + place.out * (rules.gapHold + outlineSlack + radius);
     // With a flat face to the wall: what a hold covers of it is that from which it keeps the hold gap alone.
     const Polygons outline = unite(around({{toPoint(middle)}}, radius),

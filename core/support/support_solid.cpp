@@ -22,16 +22,15 @@ struct Stretch {
   const PieceRegion* region;
 };
 
-std::vector<Stretch> findStretches(const SupportLayers& layers, const Trees& trees) {
+std::vector<Stretch> findStretches(const SupportLayers& layers, const Trees& trees,
+                                   const std::vector<bool>& byOutlines) {
   const TipZones tips(trees);
-  const auto isOutlined = [&](const PieceRegion& region) {  // without trees there are no tubes
-    return trees.empty() || isShownByOutlines(layers.pieces[region.piece], trees);
-  };
   std::vector<Stretch> stretches;
   std::map<std::uint64_t, std::size_t> open;  // by region key: the stretch that may go on
   for (const SupportLayer& layer : layers.layers)
     for (const PieceRegion& region : layer.regions) {
-      if (region.kind == RegionKind::branch && !isOutlined(region) && !tips.holds(region, layer.top)) continue;
+      const bool isOfTree = region.kind == RegionKind::branch && !trees.empty() && !byOutlines[region.piece];
+      if (isOfTree && !tips.holds(region, layer.top)) continue;
       const auto found = open.find(region.key);
       if (found != open.end() && std::abs(stretches[found->second].top - layer.bottom) < eps) {
         stretches[found->second].top = layer.top;
@@ -86,7 +85,8 @@ std::vector<SolidVertex> fromBelow(const std::vector<SolidVertex>& triangles) {
 
 SupportSolid solidOf(const SupportLayers& layers, const Trees& trees, const SupportLayer& raft,
                      const Progress& progress) {
-  std::vector<Stretch> stretches = findStretches(layers, trees);
+  const std::vector<bool> byOutlines = shownByOutlines(layers, trees);
+  std::vector<Stretch> stretches = findStretches(layers, trees, byOutlines);
   for (const PieceRegion& region : raft.regions) stretches.push_back({raft.bottom, raft.top, &region});
   std::map<long long, Polygons> standing;  // by height: what begins there
   for (const Stretch& stretch : stretches) {
@@ -103,7 +103,7 @@ SupportSolid solidOf(const SupportLayers& layers, const Trees& trees, const Supp
     addLid(parts[i], simplified(opened(lid, sliver), sliver), stretch.top, *stretch.region);
   });
   std::vector<SolidVertex> triangles;
-  addTubes(triangles, layers, trees);
+  addTubes(triangles, layers, trees, byOutlines);
   for (const auto& part : parts) triangles.insert(triangles.end(), part.begin(), part.end());
   return {fromBelow(triangles)};
 }
