@@ -67,7 +67,7 @@ bool FieldManners::eventFilter(QObject* watched, QEvent* event) {
   if (event->type() == QEvent::Show)  // what was not there before
     if (auto* widget = qobject_cast<QWidget*>(watched); widget && isOurs(widget)) nameIt(widget);
   if (event->type() != QEvent::Wheel && event->type() != QEvent::KeyPress && event->type() != QEvent::FocusIn &&
-      event->type() != QEvent::ShortcutOverride)
+      event->type() != QEvent::ShortcutOverride && event->type() != QEvent::MouseButtonDblClick)
     return false;
   QWidget* field = fieldOf(watched);
   if (!field || !isOurs(field)) return false;
@@ -75,6 +75,11 @@ bool FieldManners::eventFilter(QObject* watched, QEvent* event) {
     if (static_cast<QKeyEvent*>(event)->key() != Qt::Key_Escape) return false;
     event->accept();
     return true;
+  }
+  if (event->type() == QEvent::MouseButtonDblClick) {  // a figure is one word, whatever points it has in it
+    auto* box = qobject_cast<QAbstractSpinBox*>(field);
+    if (box && watched != box) box->selectAll();
+    return box && watched != box;
   }
   if (event->type() == QEvent::Wheel) {
     if (field->hasFocus()) return false;

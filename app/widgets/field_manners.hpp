@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // How fields in worksheets behave, so that no hand does harm: the wheel scrolls the sheet unless the field was clicked,
-// and Enter, Escape or a choice gives the keys back to the scene, where letters choose tools. Each has a name for
-// screen readers: its own, its label's, or the first sentence of its help.
+// a double click takes the whole figure, and Enter, Escape or a choice gives the keys back to the scene, where letters
+// choose tools. Each has a name for screen readers: its own, its label's, or the first sentence of its help.
 #pragma once
 
 #include <QObject>

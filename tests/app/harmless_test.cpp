@@ -4,6 +4,7 @@
 
 #include <QComboBox>
 #include <QLabel>
+#include <QLineEdit>
 #include <QPushButton>
 #include <QScrollArea>
 #include <QWheelEvent>
@@ -48,6 +49,22 @@ TEST_F(HarmlessTest, AToolKeyAfterANumberChoosesTheTool) {
   EXPECT_EQ(window.hand().brush().tool, Tool::sight);
   key(Qt::Key_Z, Qt::ControlModifier);
   EXPECT_EQ(settings().whole("support.interface.upper.layers"), 3) << "undo works right after a number";
+}
+
+// "0.20 mm" has more than one word.
+TEST_F(HarmlessTest, ADoubleClickTakesTheWholeFigure) {
+  open(shelf());
+  window.showSheet(3);
+  auto* line = box("support.gap.above")->findChild<QLineEdit*>();
+  for (const int x : {8, line->width() - 50}) {
+    const QPoint at(x, line->height() / 2);
+    QTest::mouseClick(line, Qt::LeftButton, Qt::NoModifier, at);
+    QTest::mouseDClick(line, Qt::LeftButton, Qt::NoModifier, at);
+    QTest::keyClicks(line, x == 8 ? "0.3" : "0.25");
+    QTest::keyClick(line, Qt::Key_Return);
+    QTest::qWait(20);
+    EXPECT_EQ(settings().number("support.gap.above"), x == 8 ? 0.3 : 0.25);
+  }
 }
 
 TEST_F(HarmlessTest, EscapeLeavesAFieldAsItWas) {
