@@ -169,6 +169,7 @@ class Divider {
 
   void findContacts(DemandSite& site) const {
     std::map<Cause, double> sums;
+    double unnamed = 0;  // slivers too thin for any site of their own
     for (std::size_t k = 0; k < site.layers.size(); ++k) {
       const std::size_t i = site.lowest + k;
       const Polygons& layer = site.layers[k];
@@ -190,8 +191,13 @@ class Divider {
         sums[{CauseKind::zone, asked_.part, z}] += area(intersect(beyond, zone));
         beyond = subtract(beyond, zone);
       }
-      if (const double marked = area(beyond); marked > smallest) sums[{CauseKind::mark, asked_.part, 0}] += marked;
+      const double marked = area(intersect(beyond, asked_.marks.enforced[i]));
+      if (marked > smallest) sums[{CauseKind::mark, asked_.part, 0}] += marked;
+      unnamed += area(beyond) - marked;
     }
+    const auto most = std::max_element(sums.begin(), sums.end(),
+                                       [](const auto& one, const auto& other) { return one.second < other.second; });
+    if (most != sums.end()) most->second += unnamed;
     for (const auto& [cause, sum] : sums) site.contacts.push_back({cause, sum});
   }
 
