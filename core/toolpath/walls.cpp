@@ -26,19 +26,23 @@ Polygons broadReach(const Polygons& region, double thickness) {
   return grow(grow(region, -thickness / 2), cornerReach * thickness / 2);
 }
 
-// Stretches too short to be moves of their own become one with the next, as wide as both are on the average.
+// Stretches too short to be moves of their own go with the next, if that is about as wide. Of several in a row, where a
+// line tapers steeply, the narrowest counts: a bead as wide as their average would lie over the outline there.
 std::vector<CentreLine> withoutBits(std::vector<CentreLine> lines) {
-  constexpr double least = 0.1;  // mm
+  constexpr double least = 0.1, alike = 0.045;  // mm
   std::vector<CentreLine> result;
   for (CentreLine& line : lines) {
     const double length = lengthOf(line.points);
-    const double before = result.empty() ? 0 : lengthOf(result.back().points);
-    if (result.empty() || result.back().points.back() != line.points.front() || std::min(length, before) >= least) {
+    const bool goesOn = !result.empty() && result.back().points.back() == line.points.front();
+    const double before = goesOn ? lengthOf(result.back().points) : 0;
+    const bool isAlike = goesOn && std::abs(result.back().width - line.width) <= alike;
+    if (!goesOn || std::min(length, before) >= least || (!isAlike && std::max(length, before) >= least)) {
       result.push_back(std::move(line));
       continue;
     }
     CentreLine& last = result.back();
-    last.width = (last.width * before + line.width * length) / (before + length);
+    last.width = std::max(length, before) < least ? std::min(last.width, line.width)
+                                                  : (length > before ? line.width : last.width);
     last.points.insert(last.points.end(), line.points.begin() + 1, line.points.end());
   }
   return result;
@@ -79,6 +83,29 @@ class Waller {
     walls_.inside = grow(broad, -fills_);
     // They reach a little into the loops, or there would be a gap between their ends.
     if (!narrow.empty()) layNarrow(intersect(grow(narrow, joint), rest), k == 0, feature, loops);
+    if (k == 0) layDots(rest);
+  }
+
+  // Islands with room for a line of half the width, but too round to have a line along their middle: one small loop.
+  void layDots(const Polygons& region) {
+    for (const Polygon& island : region) {
+      const double size = area({island});  // of holes less than nothing
+      if (size <= 0 || size > singleUpTo * singleUpTo || grow({island}, -rules_.lineWidth / 4).empty()) continue;
+      const auto liesIn = [&](const Path& line) { return contains({island}, line.points.front()); };
+      if (std::none_of(walls_.thin.begin(), walls_.thin.end(), liesIn) &&
+          std::none_of(walls_.loops[0].begin(), walls_.loops[0].end(), liesIn))
+        walls_.thin.push_back(dotOn(island));
+    }
+  }
+
+  // Half as wide as there is room, so that it fills a square, but no narrower than lines may be.
+  Path dotOn(const Polygon& island) const {
+    double strip = singleUpTo / 2;
+    while (strip > rules_.lineWidth / 2 && grow({island}, -strip).empty()) strip -= 0.02;
+    strip = std::max(strip, rules_.lineWidth / 2);
+    const Polygon loop = grow({island}, -strip / 2).front();
+    const double fills = std::min(strip, area({island}) / lengthOf(Path{rules_.outer, strip, true, loop}));
+    return {rules_.outer, lineToFill(fills, rules_.height), true, loop};
   }
 
   // What is too thin for loops. Crumbs of the one in the other are no concern: corners' rims, and where thin walls
@@ -193,7 +220,9 @@ std::vector<Path> singleLines(const Polygons& region, const Path& like) {
     const std::vector<CentreLine> middle = withoutBits(centreLines(piece, {narrowest, 1.1 * singleUpTo, steepest}));
     for (const CentreLine& line : middle) volume += lengthOf(line.points) * line.width;
     if (volume <= 0) continue;
-    const double share = std::clamp(area(piece) / volume, 0.9, 1.1);  // lines end before the piece, and fork in it
+    // Lines fork in it, and end before it does; but what is short gets no wider bead for its ends, which would lie over
+    // the outline.
+    const double share = std::clamp(area(piece) / volume, 0.9, 1.03);
     for (const CentreLine& line : middle)
       lines.push_back(
           {like.feature, lineToFill(std::max(line.width * share, narrowest), like.height), false, line.points});

@@ -7,6 +7,7 @@
 #include "tests/shapes.hpp"
 
 #include <cmath>
+#include <set>
 
 namespace trellis::test {
 namespace {
@@ -157,6 +158,24 @@ TEST(Solid, ATaperFromThickToNothing) {
 
 TEST(Solid, WhereThinWallsMeet) {
   expectSolid(middleLayer(together({box({0, 0, 0}, {30, 1, 8}), box({14, 0.5, 0}, {15, 20, 8})})), 30 + 19, "a tee");
+}
+
+// Too round for a line along their middle, but with room for one of half the width: one short stroke, within the
+// outline.
+TEST(Solid, DotsArePrinted) {
+  for (const Vec2& size : {Vec2(0.3, 0.3), Vec2(0.45, 0.45), Vec2(0.3, 0.5), Vec2(0.6, 0.6)}) {
+    const MeshPtr dot = together({box({0, 0, 0}, {10, 10, 3}), box({14, 5, 0}, {14 + size.x(), 5 + size.y(), 3})});
+    const ProjectPtr project = projectOf(dot);
+    const double left = onPlate(*project, {14, 5, 0}).x(), right = left + size.x();
+    std::set<long> layers;
+    for (const Bead& bead : readBeads(gcodeOf(project)))
+      if (bead.feature.starts_with("part.") && bead.x0 > left - 1) {
+        layers.insert(std::lround(bead.z / layer));
+        EXPECT_GE(std::min(bead.x0, bead.x1) - bead.width / 2, left - 0.05) << size.transpose();
+        EXPECT_LE(std::max(bead.x0, bead.x1) + bead.width / 2, right + 0.05) << size.transpose();
+      }
+    EXPECT_EQ(layers.size(), 15u) << size.transpose();
+  }
 }
 
 TEST(Solid, CoversAreClosed) {
