@@ -11,6 +11,7 @@ namespace trellis {
 namespace {
 
 constexpr double rounding = 1e-3;       // mm²
+constexpr double touching = 0.02;       // mm
 constexpr std::size_t tallestFoot = 6;  // layers; what hangs on above that is a slope of its own
 constexpr double widestFoot = 1.5;      // line widths of a step that sags onto the layer below
 
@@ -34,7 +35,8 @@ class Classifier {
   }
 
   SiteClass classOf(const Site& site, std::size_t s) const {
-    if (site.area < width_ * width_ || !reachesBeyond(s, width_ / 2)) return SiteClass::speck;
+    const bool isSmall = site.area < width_ * width_ || !reachesBeyond(s, width_ / 2);
+    if (isSmall && (site.starts.empty() || !becomesAnIsland(s))) return SiteClass::speck;
     return isRoundedFoot(site, s) ? SiteClass::roundedFoot : SiteClass::proper;
   }
 
@@ -48,6 +50,28 @@ class Classifier {
                                                          isOverSurface(stretches_[s].front());
     // What begins on nothing in the second layer reaches as far as it is wide, and rests on the plate all the same.
     return isLow && !reachesBeyond(s, widestFoot * width_, site.starts.empty() ? 0 : lowest);
+  }
+
+  // Whether what begins in mid-air at a site's lowest layer is w² large in some layer before it meets anything else: a
+  // tip of a claw, from which so much is printed onto nothing.
+  bool becomesAnIsland(std::size_t s) const {
+    std::size_t layer = stretches_[s].front().layer;
+    for (Polygons island = *stretches_[s].front().region; area(island) < width_ * width_; ++layer) {
+      if (layer + 1 >= sections_.size()) return false;
+      Polygons above;
+      for (const Polygons& piece : components(sections_[layer + 1]))
+        if (meet(piece, island, touching)) above.insert(above.end(), piece.begin(), piece.end());
+      if (above.empty() || standsOnOthers(above, sections_[layer], island)) return false;
+      island = std::move(above);
+    }
+    return true;
+  }
+
+  static bool standsOnOthers(const Polygons& above, const Polygons& section, const Polygons& island) {
+    const std::vector<Polygons> all = components(section);
+    return std::any_of(all.begin(), all.end(), [&](const Polygons& other) {
+      return meet(other, above, touching) && !meet(other, island, touching);
+    });
   }
 
   // Whether some step of a site above a layer reaches farther than this over the layer below. Large stretches are asked

@@ -11,9 +11,9 @@ inline constexpr std::size_t roundedFootLayers = 3;
 
 // Tells proper sites from specks and rounded feet and puts the proper ones first, in the order they were in.
 // A site is a speck when its area is under w², w the line width, or no step of it reaches farther than w / 2 over the
-// layer below. It is a rounded foot when it begins at most roundedFootLayers over the plate, or over surface, and no
-// step reaches farther than 1.5 w; or when it is something that begins on nothing in the second layer, with under 1.5
-// layers of room.
+// layer below; but not when it begins in mid-air and grows to w² before it meets anything else. It is a rounded foot
+// when it begins at most roundedFootLayers over the plate, or over surface, and no step reaches farther than 1.5 w; or
+// when it is something that begins on nothing in the second layer, with under 1.5 layers of room.
 void classifySites(Sites& sites, const LayerPlan& plan, const std::vector<Polygons>& sections, double lineWidth,
                    const Progress& progress);
 

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What is too small to matter is neither proposed nor listed nor warned of one by one.
+#include "core/overhang/too_small.hpp"
 #include "core/assess/report.hpp"
 #include "core/base/short_name.hpp"
 #include "core/document/zone_places.hpp"
@@ -39,6 +40,26 @@ TEST(TooSmall, ASiteIsListedFromALineSquaredAndHalfALineOn) {
     EXPECT_EQ(report["specks"]["count"], 1);
     EXPECT_THAT(built->findings, Not(withCode("bare-overhang")));
   }
+}
+
+// A claw: a tip that points down, steeper than anything that needs support, and begins smaller than any site.
+TEST(TooSmall, ATipThatBecomesAnIslandIsCarried) {
+  const auto claw = [](double lean, double length) {
+    const Affine hanging(Eigen::Translation3d(30, 10, 20.05 - length));
+    const MeshPtr tip = transformed(*flaringCone(0.13, lean, length, 24), hanging);
+    return together({box({0, 0, 0}, {4, 20, 22}), box({4, 9, 20}, {32, 11, 22}), tip});
+  };
+  const BuildPtr built = build(projectOf(claw(8, 8), {{"support.source", "floating"}}));
+  ASSERT_EQ(built->parts[0].overhangs->starts.size(), 1u);
+  const FloatingStart& start = built->parts[0].overhangs->starts[0];
+  EXPECT_LT(start.area, 0.45 * 0.45);
+  EXPECT_EQ(startsThatMatter(*built->parts[0].sites, *built->parts[0].overhangs).size(), 1u);
+  EXPECT_THAT(
+      built->support->pieces,
+      Contains(Field(&Piece::highest, testing::AllOf(testing::Gt(start.at.z() - 0.3), testing::Lt(start.at.z())))));
+  // One that never grows so far before it meets the bar stays a speck.
+  const BuildPtr small = build(projectOf(claw(8, 1)));
+  EXPECT_TRUE(startsThatMatter(*small->parts[0].sites, *small->parts[0].overhangs).empty());
 }
 
 // A decision brings a speck back.
