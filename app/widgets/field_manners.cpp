@@ -78,8 +78,9 @@ bool FieldManners::eventFilter(QObject* watched, QEvent* event) {
   }
   if (event->type() == QEvent::MouseButtonDblClick) {  // a figure is one word, whatever points it has in it
     auto* box = qobject_cast<QAbstractSpinBox*>(field);
-    if (box && watched != box) box->selectAll();
-    return box && watched != box;
+    if (!box || watched == box) return false;  // not on its arrows
+    box->selectAll();
+    return true;
   }
   if (event->type() == QEvent::Wheel) {
     if (field->hasFocus()) return false;

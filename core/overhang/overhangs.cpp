@@ -11,8 +11,7 @@ namespace trellis {
 
 namespace {
 
-constexpr double speck = 1e-4;     // mm²; less than this is rounding, not surface
-constexpr double touching = 0.02;  // mm; what is no farther apart meets, an edge that both share included
+constexpr double speck = 1e-4;  // mm²; less than this is rounding, not surface
 
 struct Floating {
   Polygons printable, tooThin;

@@ -10,6 +10,9 @@
 
 namespace trellis {
 
+// What is no farther apart meets, mm: an edge that two outlines share included, and one they share up to rounding.
+inline constexpr double touching = 0.02;
+
 // Something in a layer that begins on nothing at all.
 struct FloatingStart {
   std::size_t layer = 0;

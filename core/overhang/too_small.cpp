@@ -11,7 +11,6 @@ namespace trellis {
 namespace {
 
 constexpr double rounding = 1e-3;       // mm²
-constexpr double touching = 0.02;       // mm
 constexpr std::size_t tallestFoot = 6;  // layers; what hangs on above that is a slope of its own
 constexpr double widestFoot = 1.5;      // line widths of a step that sags onto the layer below
 
@@ -56,22 +55,23 @@ class Classifier {
   // tip of a claw, from which so much is printed onto nothing.
   bool becomesAnIsland(std::size_t s) const {
     std::size_t layer = stretches_[s].front().layer;
-    for (Polygons island = *stretches_[s].front().region; area(island) < width_ * width_; ++layer) {
-      if (layer + 1 >= sections_.size()) return false;
+    Polygons island = *stretches_[s].front().region;
+    std::vector<Polygons> here;
+    while (area(island) < width_ * width_) {
+      if (++layer >= sections_.size()) return false;
+      if (here.empty()) here = components(sections_[layer - 1]);
+      std::vector<Polygons> next = components(sections_[layer]);
       Polygons above;
-      for (const Polygons& piece : components(sections_[layer + 1]))
+      for (const Polygons& piece : next)
         if (meet(piece, island, touching)) above.insert(above.end(), piece.begin(), piece.end());
-      if (above.empty() || standsOnOthers(above, sections_[layer], island)) return false;
+      const bool standsOnOthers = std::any_of(here.begin(), here.end(), [&](const Polygons& other) {
+        return meet(other, above, touching) && !meet(other, island, touching);
+      });
+      if (above.empty() || standsOnOthers) return false;
       island = std::move(above);
+      here = std::move(next);
     }
     return true;
-  }
-
-  static bool standsOnOthers(const Polygons& above, const Polygons& section, const Polygons& island) {
-    const std::vector<Polygons> all = components(section);
-    return std::any_of(all.begin(), all.end(), [&](const Polygons& other) {
-      return meet(other, above, touching) && !meet(other, island, touching);
-    });
   }
 
   // Whether some step of a site above a layer reaches farther than this over the layer below. Large stretches are asked

@@ -13,7 +13,6 @@ namespace trellis {
 namespace {
 
 constexpr double smallest = 1e-3;  // mm²; less demand than this is rounding
-constexpr double touching = 0.02;  // mm; neighbours in a slope share an outline up to rounding
 
 void append(Polygons& to, const Polygons& more) { to.insert(to.end(), more.begin(), more.end()); }
 
@@ -169,7 +168,7 @@ class Divider {
 
   void findContacts(DemandSite& site) const {
     std::map<Cause, double> sums;
-    double unnamed = 0;  // slivers too thin for any site of their own
+    double unnamed = 0;  // in no site: slivers, and what hangs by its layers though none of its facets does
     for (std::size_t k = 0; k < site.layers.size(); ++k) {
       const std::size_t i = site.lowest + k;
       const Polygons& layer = site.layers[k];
@@ -197,8 +196,20 @@ class Divider {
     }
     const auto most = std::max_element(sums.begin(), sums.end(),
                                        [](const auto& one, const auto& other) { return one.second < other.second; });
-    if (most != sums.end()) most->second += unnamed;
+    if (unnamed > 0) sums[most != sums.end() ? most->first : nearestCause(site)] += unnamed;
     for (const auto& [cause, sum] : sums) site.contacts.push_back({cause, sum});
+  }
+
+  // The proper site nearest to where demand begins; where there is none, only marks are left to ask for it.
+  Cause nearestCause(const DemandSite& site) const {
+    const Vec2 start = toMm(site.layers.front().front().front());
+    const Vec3 from(start.x(), start.y(), asked_.plan.spans[site.lowest].bottom);
+    const auto end = asked_.sites.list.begin() + static_cast<std::ptrdiff_t>(asked_.sites.count(SiteClass::proper));
+    const auto nearest = std::min_element(asked_.sites.list.begin(), end, [&](const Site& one, const Site& other) {
+      return (one.at - from).squaredNorm() < (other.at - from).squaredNorm();
+    });
+    if (nearest == end) return {CauseKind::mark, asked_.part, 0};
+    return {CauseKind::site, asked_.part, static_cast<std::size_t>(nearest - asked_.sites.list.begin())};
   }
 
   // What decisions keep from being carried, of each layer: blocked surface, and surface that is to be chosen and was

@@ -13,7 +13,7 @@ namespace {
 
 constexpr double pitch = 0.3;      // mm between places of the lattice
 constexpr double sliver = 0.45;    // mm
-constexpr double touching = 0.01;  // mm; nearer than this it begins on something
+constexpr double resting = 0.01;   // mm; nearer than this it begins on something
 constexpr double smallest = 0.02;  // mm²; less demand than this prints nothing
 constexpr int seenWeight = 10;     // a tip under a seen face has to carry so many times as much as one elsewhere
 
@@ -120,7 +120,7 @@ class Placer {
   void carryStarts(const Polygons& region, double top) {
     for (const Polygons& start : components(region)) {
       const Box2 box = boundsOf(start);
-      if (box.sizes().maxCoeff() > 2 * radius_ || !intersect(grow(start, touching), below(top)).empty()) continue;
+      if (box.sizes().maxCoeff() > 2 * radius_ || !intersect(grow(start, resting), below(top)).empty()) continue;
       std::size_t middle = places_.size();
       double least = radius_;
       forNear(box.center(), top, radius_, [&](std::size_t k) {

@@ -56,14 +56,14 @@ TEST_F(HarmlessTest, ADoubleClickTakesTheWholeFigure) {
   open(shelf());
   window.showSheet(3);
   auto* line = box("support.gap.above")->findChild<QLineEdit*>();
-  for (const int x : {8, line->width() - 50}) {
+  for (const auto& [x, figure] : {std::pair(8, 0.3), std::pair(line->width() - 50, 0.25)}) {
     const QPoint at(x, line->height() / 2);
     QTest::mouseClick(line, Qt::LeftButton, Qt::NoModifier, at);
     QTest::mouseDClick(line, Qt::LeftButton, Qt::NoModifier, at);
-    QTest::keyClicks(line, x == 8 ? "0.3" : "0.25");
+    QTest::keyClicks(line, QString::number(figure));
     QTest::keyClick(line, Qt::Key_Return);
     QTest::qWait(20);
-    EXPECT_EQ(settings().number("support.gap.above"), x == 8 ? 0.3 : 0.25);
+    EXPECT_EQ(settings().number("support.gap.above"), figure);
   }
 }
 

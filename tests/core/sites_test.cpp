@@ -170,6 +170,7 @@ TEST(Prices, AddUpToAllSupport) {
   const BuildPtr unmarked = build(projectOf(packageMesh("elephant")));
   expectPricesAddUp(*unmarked);
   for (const Price& price : unmarked->prices) EXPECT_EQ(price.cause.kind, CauseKind::site);
+  expectPricesAddUp(*build(projectOf(packageMesh("lion-head", 50))));  // some of it hangs in no site
   ProjectPtr mixed =
       projectOf(together({box({0, 0, 0}, {4, 20, 30}), box({4, 0, 12}, {24, 20, 14}), box({4, 0, 26}, {24, 20, 28})}));
   const double x = mixed->parts[0]->placement.position.x() - mixed->parts[0]->mesh->bounds.center().x();
