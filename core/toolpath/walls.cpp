@@ -18,6 +18,7 @@ constexpr double mostJoined = 1.4;   // times as long as the lines alone
 constexpr double turnInset = 0.02;   // of a width; lines that turn end so much before those that stop
 constexpr double joint = 0.1;        // mm; and lines of one kind reach into those of another
 constexpr double steepest = 1;       // mm of width per mm along: that of a corner of 60°
+constexpr double longEnough = 20;    // widths of a line that may be a little wider for its ends
 constexpr double binWidth = 0.1;     // mm of thickness that two lines of one width are laid for
 
 // How far what is thicker reaches, its corners included; past the region too.
@@ -26,23 +27,24 @@ Polygons broadReach(const Polygons& region, double thickness) {
   return grow(grow(region, -thickness / 2), cornerReach * thickness / 2);
 }
 
-// Stretches too short to be moves of their own go with the next, if that is about as wide. Of several in a row, where a
-// line tapers steeply, the narrowest counts: a bead as wide as their average would lie over the outline there.
+// Stretches too short to be moves of their own go with the next, if that is about as wide: a step of centreLines or
+// less, or as short. The narrower counts: a bead any wider would lie over the outline there.
 std::vector<CentreLine> withoutBits(std::vector<CentreLine> lines) {
   constexpr double least = 0.1, alike = 0.045;  // mm
   std::vector<CentreLine> result;
   for (CentreLine& line : lines) {
-    const double length = lengthOf(line.points);
-    const bool goesOn = !result.empty() && result.back().points.back() == line.points.front();
-    const double before = goesOn ? lengthOf(result.back().points) : 0;
-    const bool isAlike = goesOn && std::abs(result.back().width - line.width) <= alike;
-    if (!goesOn || std::min(length, before) >= least || (!isAlike && std::max(length, before) >= least)) {
+    if (result.empty() || result.back().points.back() != line.points.front()) {
       result.push_back(std::move(line));
       continue;
     }
     CentreLine& last = result.back();
-    last.width = std::max(length, before) < least ? std::min(last.width, line.width)
-                                                  : (length > before ? line.width : last.width);
+    const double length = lengthOf(line.points), before = lengthOf(last.points);
+    const bool areBits = std::max(length, before) < least, hasBit = std::min(length, before) < least;
+    if (!areBits && !(hasBit && std::abs(last.width - line.width) <= alike)) {
+      result.push_back(std::move(line));
+      continue;
+    }
+    last.width = std::min(last.width, line.width);
     last.points.insert(last.points.end(), line.points.begin() + 1, line.points.end());
   }
   return result;
@@ -216,13 +218,16 @@ std::vector<Path> singleLines(const Polygons& region, const Path& like) {
   std::vector<Path> lines;
   const double narrowest = like.width / 2;
   for (const Polygons& piece : components(opened(region, like.width / 5))) {
-    double volume = 0;  // over height
+    double length = 0, volume = 0;  // mm, and mm³ over the height
     const std::vector<CentreLine> middle = withoutBits(centreLines(piece, {narrowest, 1.1 * singleUpTo, steepest}));
-    for (const CentreLine& line : middle) volume += lengthOf(line.points) * line.width;
+    for (const CentreLine& line : middle) {
+      length += lengthOf(line.points);
+      volume += lengthOf(line.points) * line.width;
+    }
     if (volume <= 0) continue;
     // Lines fork in it, and end before it does; but what is short gets no wider bead for its ends, which would lie over
     // the outline.
-    const double share = std::clamp(area(piece) / volume, 0.9, 1.03);
+    const double share = std::clamp(area(piece) / volume, 0.9, length > longEnough * like.width ? 1.03 : 1.0);
     for (const CentreLine& line : middle)
       lines.push_back(
           {like.feature, lineToFill(std::max(line.width * share, narrowest), like.height), false, line.points});

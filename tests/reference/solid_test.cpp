@@ -132,36 +132,57 @@ TEST(Solid, TubesOfAnyThickness) {
   }
 }
 
-TEST(Solid, ATaperFromThickToNothing) {
-  const MeshPtr wedge = makeMesh({{0, -1.5f, 0},
-                                  {0, 1.5f, 0},
-                                  {30, 0.1f, 0},
-                                  {30, -0.1f, 0},
-                                  {0, -1.5f, 8},
-                                  {0, 1.5f, 8},
-                                  {30, 0.1f, 8},
-                                  {30, -0.1f, 8}},
-                                 {{0, 1, 2},
-                                  {0, 2, 3},
-                                  {4, 6, 5},
-                                  {4, 7, 6},
-                                  {0, 3, 7},
-                                  {0, 7, 4},
-                                  {1, 5, 6},
-                                  {1, 6, 2},
-                                  {3, 2, 6},
-                                  {3, 6, 7},
-                                  {0, 4, 5},
-                                  {0, 5, 1}});
-  expectSolid(middleLayer(wedge), 30 * (3 + 0.2) / 2, "a wedge");
+// From so thick, mm, at x = 0 to 0.2 mm at its length; 8 mm high.
+MeshPtr wedge(float length, float thick) {
+  const float y = thick / 2;
+  return makeMesh({{0, -y, 0},
+                   {0, y, 0},
+                   {length, 0.1f, 0},
+                   {length, -0.1f, 0},
+                   {0, -y, 8},
+                   {0, y, 8},
+                   {length, 0.1f, 8},
+                   {length, -0.1f, 8}},
+                  {{0, 1, 2},
+                   {0, 2, 3},
+                   {4, 6, 5},
+                   {4, 7, 6},
+                   {0, 3, 7},
+                   {0, 7, 4},
+                   {1, 5, 6},
+                   {1, 6, 2},
+                   {3, 2, 6},
+                   {3, 6, 7},
+                   {0, 4, 5},
+                   {0, 5, 1}});
+}
+
+TEST(Solid, ATaperFromThickToNothing) { expectSolid(middleLayer(wedge(30, 3)), 30 * (3 + 0.2) / 2, "a wedge"); }
+
+// What fills a strip by its volume is as much wider as its sides are round, h (1 - pi/4) in all, and lies over the
+// outline by half of that; more would come too near to support beside it.
+TEST(Solid, ShortTapersKeepToTheirOutline) {
+  for (const float length : {1.5f, 2.f, 3.f, 5.f})
+    for (const float thick : {1.f, 1.3f, 1.6f}) {
+      const ProjectPtr project = projectOf(wedge(length, thick));
+      const Vec3 tip = onPlate(*project, {length, 0, 0});
+      const double slope = (thick - 0.2) / 2 / length;  // of each side
+      double most = 0;
+      for (const Bead& bead : readBeads(gcodeOf(project)))
+        for (const Vec2& end : {Vec2(bead.x0, bead.y0), Vec2(bead.x1, bead.y1)}) {
+          if (!bead.feature.starts_with("part.")) continue;
+          const double beside = 0.1 + slope * (tip.x() - end.x()) - std::abs(end.y() - tip.y());
+          most = std::max(most, bead.width / 2 - beside / std::hypot(1, slope));
+        }
+      EXPECT_LT(most, layer * (1 - pi / 4) / 2 + 0.01) << length << " long, " << thick << " thick";
+    }
 }
 
 TEST(Solid, WhereThinWallsMeet) {
   expectSolid(middleLayer(together({box({0, 0, 0}, {30, 1, 8}), box({14, 0.5, 0}, {15, 20, 8})})), 30 + 19, "a tee");
 }
 
-// Too round for a line along their middle, but with room for one of half the width: one short stroke, within the
-// outline.
+// Too round for a line along their middle, but with room for one of half the width: a small loop, within the outline.
 TEST(Solid, DotsArePrinted) {
   for (const Vec2& size : {Vec2(0.3, 0.3), Vec2(0.45, 0.45), Vec2(0.3, 0.5), Vec2(0.6, 0.6)}) {
     const MeshPtr dot = together({box({0, 0, 0}, {10, 10, 3}), box({14, 5, 0}, {14 + size.x(), 5 + size.y(), 3})});
