@@ -37,6 +37,8 @@ bool SceneView::useTool(const QPointF& pixel, const std::optional<Hit>& hit) {
   }
   if (brush.tool == Tool::prop) return addPropAt(pixel, hit);
   if (!hit) {
+    const bool wantsSite = brush.tool == Tool::zone || brush.tool == Tool::site;
+    if (const auto carried = wantsSite ? siteCarriedAt(pixel) : std::nullopt) return useTool(pixel, carried);
     if (brush.tool != Tool::pick) sayMissed();
     return false;
   }
@@ -305,6 +307,19 @@ std::optional<SiteId> SceneView::siteUnder(const Hit& hit) const {
   if (hit.part >= sites.size() || hit.facet >= sites[hit.part]->ofFacet.size()) return std::nullopt;
   const std::uint32_t site = sites[hit.part]->ofFacet[hit.facet];
   return site == Sites::none ? std::nullopt : std::optional(SiteId{hit.part, site});
+}
+
+// Who clicks on support with nothing behind it means what it carries. While another is being built, the one that is
+// shown may carry what is no more.
+std::optional<SceneView::Hit> SceneView::siteCarriedAt(const QPointF& pixel) {
+  const auto support = builder_.isStale() ? std::nullopt : supportAt(pixel);
+  if (!support) return std::nullopt;
+  const Build& build = *builder_.shown().build;
+  const auto cause = siteNear(build, support->piece, support->at);
+  if (!cause) return std::nullopt;
+  const Site& site = build.parts[cause->part].sites->list[cause->index];
+  if (site.facets.empty()) return std::nullopt;  // on surface too steep to hang
+  return Hit{cause->part, site.facets.front(), site.at, site.worstLean, false};
 }
 
 void SceneView::lightSiteAt(const std::optional<Hit>& hit) {

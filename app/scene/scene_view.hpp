@@ -209,6 +209,7 @@ class SceneView : public QOpenGLWidget, protected QOpenGLFunctions_3_3_Core {
   void lightCovered();  // sites within the chosen zone
   void lightSiteAt(const std::optional<Hit>& hit);
   std::optional<SiteId> siteUnder(const Hit& hit) const;
+  std::optional<Hit> siteCarriedAt(const QPointF& pixel);
   double heightUnder(const QPointF& pixel) const;
   LayMark inHand(std::size_t part, Stroke stroke) const;
 

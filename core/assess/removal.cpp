@@ -220,6 +220,20 @@ std::optional<std::size_t> pieceAt(const Build& build, const Vec3& at) {
   return nearest;
 }
 
+std::optional<Cause> siteNear(const Build& build, std::size_t piece, const Vec3& at) {
+  std::optional<Cause> nearest;
+  double best = 1e300;
+  for (const std::size_t number : build.support->pieces[piece].sites)
+    for (const Contact& contact : build.demand[number]->contacts) {
+      if (contact.cause.kind != CauseKind::site) continue;
+      const double away = (build.parts[contact.cause.part].sites->list[contact.cause.index].at - at).norm();
+      if (away >= best) continue;
+      best = away;
+      nearest = contact.cause;
+    }
+  return nearest;
+}
+
 Removal removing(const Build& build, const Vec3& at, Reach reach, double disc) {
   const std::size_t piece = pieceOrError(build, at);
   Remover remover(build);

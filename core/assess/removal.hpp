@@ -15,6 +15,10 @@ inline constexpr double usualDisc = 5;  // mm across
 // The piece whose support holds a place or lies within half a millimetre of it, plate coordinates.
 std::optional<std::size_t> pieceAt(const Build& build, const Vec3& at);
 
+// Of the sites that a piece carries the one that begins nearest to a place; none where it carries only what is decided
+// otherwise.
+std::optional<Cause> siteNear(const Build& build, std::size_t piece, const Vec3& at);
+
 // What would go, and the decisions that make it go.
 struct Removal {
   std::vector<Operation> operations;

@@ -281,6 +281,24 @@ TEST_F(MarkingTest, APropFollowsTheHandAndItsWidthTheList) {
   EXPECT_TRUE(part().props.empty());
 }
 
+// Seen along the plate there is only support over most of it, and nothing behind.
+TEST_F(MarkingTest, AZoneClickedOnSupportIsLaidOverWhatThatCarries) {
+  open(table(40, 15, 3));
+  window.showSheet(2);
+  settled();
+  look(0, 2);
+  const Box3 box = window.builder().shown().build->parts[0].placed->bounds;
+  const Vec3 support(box.center().x() + 12, box.min().y() + 2, 7);
+  hold({.tool = Tool::zone, .zoneAs = ZoneAs::block, .zoneShape = ZoneShape::box});
+  clickAt(support);
+  ASSERT_EQ(part().zones.size(), 1u);
+  const ZoneFigures figures = figuresOf(part().zones[0], toPlate());
+  EXPECT_NEAR(figures.size.x(), 41, 0.1);  // the table's underside, and half a millimetre around it
+  EXPECT_NEAR(figures.centre.z(), 15, 0.1);
+  settled();
+  EXPECT_TRUE(built().support->pieces.empty());
+}
+
 TEST_F(MarkingTest, AZoneIsStretchedByItsHandle) {
   open(table(40, 15, 3));
   window.showSheet(2);
