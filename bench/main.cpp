@@ -3,6 +3,7 @@
 // Aims are those of docs/benchmarks.md; nothing here fails.
 #include "core/assess/turnings.hpp"
 #include "core/base/files.hpp"
+#include "core/learn/sweep.hpp"
 #include "core/marks/brush.hpp"
 #include "core/mesh/stl.hpp"
 #include "core/trial/trial_print.hpp"
@@ -29,6 +30,7 @@
 #include <random>
 #include <set>
 #include <string_view>
+#include <thread>
 #include <utility>
 
 namespace {
@@ -212,6 +214,15 @@ void trials(const MeshPtr& bunny) {
   row("trial print", whole, "2 × parsing + 0.5 µs per mm of bead", 2 * parsing + 0.5e-6 * length, "≥ 1×");
 }
 
+// With a stroke of 3 mm that blocks where a site begins.
+ProjectPtr struckAt(const Project& project, const Build& built, const DemandSite& site) {
+  const Vec2 at = toMm(site.layers.front().front().front());
+  LayMark stroke;
+  stroke.mark = Mark::block;
+  stroke.stroke = BallStroke{{Vec3(at.x(), at.y(), built.plan.spans[site.lowest].bottom)}, 1.5};
+  return performed(project, stroke);
+}
+
 void builds(const MeshPtr& bunny, const CgalMesh& reference) {
   const ProjectPtr project = inLayers(bunny, std::floor(bunny->bounds.max().z() / 500 * 1e4) / 1e4);
   const double base = baseline(reference, planes(*bunny, 500));
@@ -224,11 +235,7 @@ void builds(const MeshPtr& bunny, const CgalMesh& reference) {
   const auto& sites = built->demand;
   const auto highest =
       std::max_element(sites.begin(), sites.end(), [](const auto& a, const auto& b) { return a->lowest < b->lowest; });
-  const Vec2 middle = toMm((*highest)->layers.front().front().front());
-  LayMark stroke;
-  stroke.mark = Mark::block;
-  stroke.stroke = BallStroke{{Vec3(middle.x(), middle.y(), built->plan.spans[(*highest)->lowest].bottom)}, 1.5};
-  const ProjectPtr touched = performed(*project, stroke);
+  const ProjectPtr touched = struckAt(*project, *built, **highest);
   row("rebuild after a 3 mm stroke", seconds(1, [&] { built = buildProject(store, touched, Progress()); }),
       "the whole build", whole, "≥ 10×");
   stages(*built);
@@ -299,6 +306,45 @@ void givingUp(const MeshPtr& large) {
   row("giving up, the longest wait", waits.back(), "the bound", 0.05, "≥ 1×");
 }
 
+// What a stroke's build takes while a sweep of the same project goes on, as in the window: the stroke gives up the
+// combination that is being built.
+void besideASweep() {
+  const ProjectPtr project = projectOf(demoPart("snail"));
+  const SweepSpec spec{{axisFromText("support.gap.above=0.16,0.2,0.28"), axisFromText("support.free_lean=40,50,60"),
+                        axisFromText("support.structure=normal,tree")},
+                       {}};
+  const std::vector<Combination> all = combinationsOf(*project, spec);
+  const BuildPtr built = build(project);
+  const auto middleOf = [&](bool sweeping) {
+    Store store;
+    buildProject(store, project, Progress());
+    std::size_t next = 0;
+    std::vector<double> times;
+    for (const DemandSitePtr& site : built->demand) {
+      const ProjectPtr stroke = struckAt(*project, *built, *site);
+      Progress progress;
+      std::future<void> sweep;
+      if (sweeping)
+        sweep = std::async(std::launch::async, [&] {
+          try {
+            for (; next < all.size(); ++next) builtOf(store, *project, all[next], {}, progress);
+          } catch (const Cancelled&) {
+          }
+        });
+      std::this_thread::sleep_for(std::chrono::milliseconds(700));
+      times.push_back(seconds(1, [&] {
+        progress.cancel();
+        buildProject(store, stroke, Progress());
+      }));
+      if (sweeping) sweep.get();
+    }
+    std::sort(times.begin(), times.end());
+    return times[times.size() / 2];
+  };
+  const double alone = middleOf(false);
+  row("a stroke beside a sweep", middleOf(true), "without one", alone, "≥ 0.67×");
+}
+
 }  // namespace
 
 // Without words every row; else the groups that are named.
@@ -319,7 +365,8 @@ int main(int count, char** words) {
       {"trees", [&] { trees(bunny, reference); }},
       {"trials", [&] { trials(bunny); }},
       {"growth", [&] { growth(bunny, large); }},
-      {"giving-up", [&] { givingUp(large); }}};
+      {"giving-up", [&] { givingUp(large); }},
+      {"beside-a-sweep", [&] { besideASweep(); }}};
   fmt::print("{:<44}{:>13}   {:<34}{:>13}   {:>8}   aim\n", "what", "ours", "against", "theirs", "ratio");
   for (const auto& [name, rows] : groups)
     if (asked.empty() || asked.contains(name)) rows();

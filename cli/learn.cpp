@@ -106,14 +106,12 @@ class Jobs {
   }
 
   SweepResult resultOf(std::size_t i) const {
-    SweepResult result{all_[i].chosen};
     try {
       const Json report = Json::parse(readFile(named("result", i)), nullptr, false);
-      result.figures = report.at("figures").get<std::map<std::string, double>>();
+      return trellis::resultOf(all_[i], report.at("figures").get<std::map<std::string, double>>(), spec_.limits);
     } catch (const std::exception&) {
-      result.problem = whyNot(i);
+      return {all_[i].chosen, {}, SweepState::failed, whyNot(i)};
     }
-    return result;
   }
 
   std::string whyNot(std::size_t i) const {
@@ -181,12 +179,13 @@ void printSweep(const SweepSpec& spec, const std::vector<SweepResult>& results) 
   for (std::size_t i = 0; i < results.size(); ++i) {
     std::string chosen;
     for (const std::string& word : results[i].chosen) chosen += word + "  ";
-    const char* mark = best == i ? "best" : std::binary_search(front.begin(), front.end(), i) ? "unbeaten" : "";
+    const char* mark = results[i].state == SweepState::dropped ? "dropped" : "";
+    if (std::binary_search(front.begin(), front.end(), i)) mark = best == i ? "best" : "unbeaten";
     fmt::print("{:<9} {:<40}", mark, chosen);
     if (results[i].isBuilt())
       for (const SweepWant& want : spec.want) fmt::print(" {} {:g}", want.row, results[i].figures.at(want.row));
     else
-      fmt::print(" {}", results[i].problem);
+      fmt::print(" {}", results[i].why);
     fmt::print("\n");
   }
 }
@@ -239,8 +238,8 @@ std::size_t runSweep(Store& store, const ProjectPtr& project, const SweepSpec& s
     std::cout << sweepJson(spec, results).dump(2) << "\n";
   else
     printSweep(spec, results);
-  return static_cast<std::size_t>(
-      std::count_if(results.begin(), results.end(), [](const SweepResult& result) { return !result.isBuilt(); }));
+  return static_cast<std::size_t>(std::count_if(results.begin(), results.end(),
+                                                [](const SweepResult& r) { return r.state == SweepState::failed; }));
 }
 
 }  // namespace trellis

@@ -37,6 +37,7 @@ int runSweep(const Options& options) {
   const ProjectPtr project = loaded(store, options, bar.progress());
   SweepSpec spec;
   for (const std::string& text : options.vary) spec.vary.push_back(axisFromText(text));
+  if (options.turnings > 0) spec.vary.push_back(bestTurnings(*project, options.turnings, bar.progress()));
   for (const std::string& text : options.want) spec.want.push_back(wantFromText(text));
   for (const std::string& text : options.limits) spec.limits.push_back(limitFromText(text));
   SweepPlaces places = options.sweep;
@@ -101,9 +102,9 @@ LearnCommands::LearnCommands(CLI::App& app, Options& options) : options_(options
   compare_->add_flag("--json", options.json, "JSON on standard output");
   sweep_ = app.add_subcommand("sweep", "builds every combination and says which nothing beats");
   addProjectOptions(sweep_, options);
-  sweep_->add_option("--vary", options.vary, "key=value,value or turning=x/y/z,x/y/z")
-      ->required()
-      ->allow_extra_args(false);
+  sweep_->add_option("--vary", options.vary, "key=value,value or turning=x/y/z,x/y/z")->allow_extra_args(false);
+  sweep_->add_option("--turnings", options.turnings, "vary the first part's turning too: those that want least support")
+      ->check(CLI::Range(1, 50));
   sweep_->add_option("--want", options.want, "a figure of compare, as low as can be, and its weight: g:2")
       ->required()
       ->allow_extra_args(false);

@@ -33,6 +33,7 @@ struct Options {
   double layerHeight = 0;
   TrialRules trial;
   std::vector<std::string> files, vary, want, limits;
+  std::size_t turnings = 0;
   SweepPlaces sweep;
   std::string kind, ceiling = "flat", what = "parts", csv;
   std::optional<double> from, to, step;

@@ -3531,6 +3531,10 @@ ein Anfang in der Luft: anklicken, um hinzugehen</translation>
         <source>a combination</source>
         <translation>eine Verbindung</translation>
     </message>
+    <message>
+        <source> · %1 beyond a limit before lines were laid</source>
+        <translation> · %L1 jenseits einer Grenze, ehe Linien gelegt wurden</translation>
+    </message>
 </context>
 <context>
     <name>trellis::SweepPlot</name>

@@ -203,6 +203,8 @@ void SweepPage::refresh() {
     start_->setEnabled(true);
   }
   if (done == all && all > 0) count();
+  if (const std::size_t dropped = sweeper_.count(SweepState::dropped))
+    count_->setText(count_->text() + tr(" · %1 beyond a limit before lines were laid").arg(dropped));
   const auto best = bestOf(sweeper_.spec(), sweeper_.results());
   if (plot_->chosen() >= 0)
     words_->setText(wordsOf(static_cast<std::size_t>(plot_->chosen())));
@@ -221,7 +223,7 @@ QString SweepPage::wordsOf(std::size_t combination) const {
   QString text = words.join(", ");
   for (const SweepWant& want : sweeper_.spec().want)
     for (const FigureRow& row : figureRows())
-      if (want.row == row.key && result.isBuilt())
+      if (want.row == row.key && result.figures.contains(row.key))
         text += tr(" · %1 %2 %3")
                     .arg(spoken(row.label))
                     .arg(result.figures.at(row.key), 0, 'f', row.decimals)

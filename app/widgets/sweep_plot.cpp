@@ -48,7 +48,7 @@ const std::string& SweepPlot::row(std::size_t axis) const {
 std::pair<double, double> SweepPlot::rangeOf(std::size_t axis) const {
   double low = 1e300, high = -1e300;
   for (const SweepResult& result : sweeper_.results())
-    if (result.isBuilt()) {
+    if (isKnown(result)) {
       low = std::min(low, result.figures.at(row(axis)));
       high = std::max(high, result.figures.at(row(axis)));
     }
@@ -58,7 +58,7 @@ std::pair<double, double> SweepPlot::rangeOf(std::size_t axis) const {
 
 QPointF SweepPlot::pixelOf(std::size_t combination) const {
   const SweepResult& result = sweeper_.results()[combination];
-  if (!result.isBuilt()) return {-1e6, -1e6};
+  if (!isKnown(result)) return {-1e6, -1e6};
   const auto [x0, x1] = rangeOf(0);
   const auto [y0, y1] = rangeOf(1);
   return {left + (result.figures.at(row(0)) - x0) / (x1 - x0) * (width() - left - right),
@@ -103,7 +103,7 @@ void SweepPlot::paintEvent(QPaintEvent*) {
   painter.drawPolyline(QPolygonF(QList<QPointF>(joined.begin(), joined.end())));
   for (std::size_t i = 0; i < sweeper_.results().size(); ++i) {
     const SweepResult& result = sweeper_.results()[i];
-    if (!result.isBuilt()) continue;
+    if (!isKnown(result)) continue;
     const bool unbeaten = std::binary_search(front.begin(), front.end(), i),
                allowed = isAllowed(sweeper_.spec(), result);
     painter.setPen(QPen(unbeaten ? theme().accent : theme().quiet, 1.4));
@@ -144,7 +144,7 @@ void SweepPlot::keyPressEvent(QKeyEvent* event) {
   if (step == 0) return QWidget::keyPressEvent(event);
   std::vector<std::pair<double, int>> order;  // by what is across
   for (std::size_t i = 0; i < sweeper_.results().size(); ++i)
-    if (sweeper_.results()[i].isBuilt()) order.emplace_back(pixelOf(i).x(), static_cast<int>(i));
+    if (isKnown(sweeper_.results()[i])) order.emplace_back(pixelOf(i).x(), static_cast<int>(i));
   if (order.empty()) return;
   std::stable_sort(order.begin(), order.end());
   const auto now = std::find_if(order.begin(), order.end(), [&](const auto& one) { return one.second == chosen_; });

@@ -15,7 +15,7 @@ class SweepPlot : public QWidget {
   QSize sizeHint() const override { return {294, 210}; }
   int chosen() const { return chosen_; }
   void choose(int combination);
-  QPointF pixelOf(std::size_t combination) const;  // for tests too; far away where it is not built
+  QPointF pixelOf(std::size_t combination) const;  // for tests too; far away where its figures are not known
 
  Q_SIGNALS:
   void chosenChanged(int combination);
@@ -28,6 +28,9 @@ class SweepPlot : public QWidget {
 
  private:
   const std::string& row(std::size_t axis) const;  // across, up
+  bool isKnown(const SweepResult& result) const {
+    return result.figures.contains(row(0)) && result.figures.contains(row(1));
+  }
   std::pair<double, double> rangeOf(std::size_t axis) const;
 
   const Sweeper& sweeper_;

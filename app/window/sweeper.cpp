@@ -46,22 +46,24 @@ void Sweeper::resume() {
   if (running_ && !builder_.isStale()) goOn();
 }
 
-std::size_t Sweeper::done() const {
-  return static_cast<std::size_t>(std::count_if(results_.begin(), results_.end(), [](const SweepResult& result) {
-    return result.isBuilt() || !result.problem.empty();
-  }));
+std::size_t Sweeper::count(SweepState state) const {
+  return static_cast<std::size_t>(std::count_if(results_.begin(), results_.end(),
+                                                [&](const SweepResult& result) { return result.state == state; }));
 }
+
+std::size_t Sweeper::done() const { return results_.size() - count(SweepState::ahead); }
 
 void Sweeper::goOn() {
   const auto next = std::find_if(results_.begin(), results_.end(),
-                                 [](const SweepResult& result) { return !result.isBuilt() && result.problem.empty(); });
+                                 [](const SweepResult& result) { return result.state == SweepState::ahead; });
   if (next == results_.end()) {
     running_ = false;
     return Q_EMIT changed();
   }
   const auto index = static_cast<std::size_t>(next - results_.begin());
-  worker_->doOnly([this, index, run = run_, project = project_, one = combinations_[index]](const Progress& progress) {
-    const SweepResult result = builtOf(store_, *project, one, progress);
+  worker_->doOnly([this, index, run = run_, project = project_, one = combinations_[index],
+                   limits = spec_.limits](const Progress& progress) {
+    const SweepResult result = builtOf(store_, *project, one, limits, progress);
     QMetaObject::invokeMethod(
         this,
         [this, index, run, result] {

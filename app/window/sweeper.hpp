@@ -22,7 +22,8 @@ class Sweeper : public QObject {
   const std::vector<Combination>& combinations() const { return combinations_; }
   const std::vector<SweepResult>& results() const { return results_; }  // as combinations
   const ProjectPtr& project() const { return project_; }                // that it is of
-  std::size_t done() const;
+  std::size_t count(SweepState state) const;
+  std::size_t done() const;  // built, failed or dropped
   bool isRunning() const { return running_; }
 
  Q_SIGNALS:

@@ -34,6 +34,7 @@ struct FigureRow {
   bool moreIsBetter = false;
   bool isJudged = true;  // one way of it is better; else it is only told
   int decimals = 1;
+  bool isPlanned = false;  // known before any line is laid
 };
 std::span<const FigureRow> figureRows();
 // By key, to four places: as files say them.

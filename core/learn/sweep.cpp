@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/learn/sweep.hpp"
 
+#include "core/assess/turnings.hpp"
 #include "core/base/error.hpp"
 #include "core/results/build_project.hpp"
 
@@ -100,6 +101,36 @@ std::size_t countOf(const Project& project, const SweepSpec& spec) {
   return count;
 }
 
+// The first limit that is broken by what is known.
+const SweepLimit* brokenOf(const std::vector<SweepLimit>& limits, const std::map<std::string, double>& figures) {
+  for (const SweepLimit& limit : limits) {
+    const auto known = figures.find(limit.row);
+    if (known == figures.end()) continue;
+    const double beyond = rowNamed(limit.row).moreIsBetter ? limit.most - known->second : known->second - limit.most;
+    if (beyond > 0) return &limit;
+  }
+  return nullptr;
+}
+
+std::map<std::string, double> plannedOf(std::map<std::string, double> figures) {
+  std::erase_if(figures, [](const auto& figure) { return !rowNamed(figure.first).isPlanned; });
+  return figures;
+}
+
+const char* nameOf(SweepState state) {
+  switch (state) {
+    case SweepState::ahead:
+      return "ahead";
+    case SweepState::done:
+      return "done";
+    case SweepState::failed:
+      return "failed";
+    case SweepState::dropped:
+      return "dropped";
+  }
+  return "";
+}
+
 // Less is better in all that is wanted.
 std::vector<double> badnessOf(const SweepSpec& spec, const SweepResult& result) {
   std::vector<double> badness;
@@ -166,6 +197,16 @@ SweepLimit limitFromText(const std::string& text) {
   return {row.key, numberFrom(text.substr(at + 2), text)};
 }
 
+SweepAxis bestTurnings(const Project& project, std::size_t count, const Progress& progress) {
+  SweepAxis axis{turningKey};
+  if (project.parts.empty()) return axis;
+  const Part& part = *project.parts.front();
+  const TurningSurvey survey(part.mesh, part.placement.scale, turningRules(settingsOf(project, 0)), *part.seen);
+  for (const Turning& found : survey.refined(survey.candidates(count, progress), progress))
+    axis.turnings.push_back(found.turn);
+  return axis;
+}
+
 std::vector<Combination> combinationsOf(const Project& project, const SweepSpec& spec) {
   std::vector<Combination> all(countOf(project, spec));
   for (std::size_t i = 0; i < all.size(); ++i) {
@@ -194,15 +235,30 @@ Json operationsOf(const SweepSpec& spec, const Project& project, std::size_t ind
   return list;
 }
 
-SweepResult builtOf(Store& store, const Project& project, const Combination& combination, const Progress& progress) {
-  SweepResult result{combination.chosen};
+SweepResult resultOf(const Combination& combination, std::map<std::string, double> figures,
+                     const std::vector<SweepLimit>& limits) {
+  std::map<std::string, double> planned = plannedOf(figures);
+  const SweepLimit* broken = brokenOf(limits, planned);
+  if (!broken) return {combination.chosen, std::move(figures), SweepState::done};
+  const FigureRow& row = rowNamed(broken->row);
+  std::string why = fmt::format("{}: {:g}, and {:g} at {} is allowed.", row.label, planned.at(broken->row),
+                                broken->most, row.moreIsBetter ? "least" : "most");
+  return {combination.chosen, std::move(planned), SweepState::dropped, std::move(why)};
+}
+
+SweepResult builtOf(Store& store, const Project& project, const Combination& combination,
+                    const std::vector<SweepLimit>& limits, const Progress& progress) {
   try {
     const ProjectPtr tried = projectOf(project, combination);
-    result.figures = byRow(figuresOf(tried->settings, *buildProject(store, tried, progress)));
+    const auto figures = [&](const BuildPtr& build) { return byRow(figuresOf(tried->settings, *build)); };
+    if (std::any_of(limits.begin(), limits.end(), [](const SweepLimit& l) { return rowNamed(l.row).isPlanned; })) {
+      SweepResult planned = resultOf(combination, figures(planProject(store, tried, progress)), limits);
+      if (planned.state == SweepState::dropped) return planned;
+    }
+    return resultOf(combination, figures(buildProject(store, tried, progress)), limits);
   } catch (const Error& error) {
-    result.problem = error.what();
+    return {combination.chosen, {}, SweepState::failed, error.what()};
   }
-  return result;
 }
 
 std::vector<SweepResult> sweep(Store& store, const ProjectPtr& project, const SweepSpec& spec,
@@ -211,17 +267,13 @@ std::vector<SweepResult> sweep(Store& store, const ProjectPtr& project, const Sw
   std::vector<SweepResult> results;
   for (const Combination& combination : combinationsOf(*project, spec)) {
     progress.check();
-    results.push_back(builtOf(store, *project, combination, progress));
+    results.push_back(builtOf(store, *project, combination, spec.limits, progress));
   }
   return results;
 }
 
 bool isAllowed(const SweepSpec& spec, const SweepResult& result) {
-  if (!result.isBuilt()) return false;
-  return std::all_of(spec.limits.begin(), spec.limits.end(), [&](const SweepLimit& limit) {
-    const double value = result.figures.at(limit.row);
-    return rowNamed(limit.row).moreIsBetter ? value >= limit.most : value <= limit.most;
-  });
+  return result.isBuilt() && !brokenOf(spec.limits, result.figures);
 }
 
 std::vector<std::size_t> nonDominated(const SweepSpec& spec, const std::vector<SweepResult>& results) {
@@ -270,13 +322,12 @@ Json sweepJson(const SweepSpec& spec, const std::vector<SweepResult>& results) {
   for (const SweepLimit& limit : spec.limits) json["limits"].push_back({{"row", limit.row}, {"most", limit.most}});
   const std::vector<std::size_t> front = nonDominated(spec, results);
   for (std::size_t i = 0; i < results.size(); ++i) {
-    Json one{{"chosen", results[i].chosen}};
+    Json one{{"chosen", results[i].chosen}, {"state", nameOf(results[i].state)}, {"figures", results[i].figures}};
     if (results[i].isBuilt()) {
-      one["figures"] = results[i].figures;
       one["allowed"] = isAllowed(spec, results[i]);
-      one["unbeaten"] = std::binary_search(front.begin(), front.end(), i);
+      one["dominated"] = !std::binary_search(front.begin(), front.end(), i);
     } else {
-      one["problem"] = results[i].problem;
+      one["why"] = results[i].why;
     }
     json["combinations"].push_back(std::move(one));
   }
@@ -289,13 +340,15 @@ std::string sweepCsv(const SweepSpec& spec, const std::vector<SweepResult>& resu
   std::string csv;
   for (const SweepAxis& axis : spec.vary) csv += quoted(axis.key) + ",";
   for (const FigureRow& row : figureRows()) csv += std::string(row.key) + ",";
-  csv += "unbeaten,problem\r\n";
+  csv += "dominated,state,why\r\n";
   const std::vector<std::size_t> front = nonDominated(spec, results);
   for (std::size_t i = 0; i < results.size(); ++i) {
     for (const std::string& chosen : results[i].chosen) csv += quoted(chosen) + ",";
+    const auto& figures = results[i].figures;
     for (const FigureRow& row : figureRows())
-      csv += (results[i].isBuilt() ? fmt::format("{:g}", results[i].figures.at(row.key)) : "") + ",";
-    csv += (std::binary_search(front.begin(), front.end(), i) ? "yes," : "no,") + quoted(results[i].problem) + "\r\n";
+      csv += (figures.contains(row.key) ? fmt::format("{:g}", figures.at(row.key)) : "") + ",";
+    csv += fmt::format("{},{},{}\r\n", std::binary_search(front.begin(), front.end(), i) ? "no" : "yes",
+                       nameOf(results[i].state), quoted(results[i].why));
   }
   return csv;
 }

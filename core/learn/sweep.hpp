@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Every combination of what may vary, built, and which of them nothing beats.
+// Every combination of what may vary, built as far as it can win, and which of them nothing beats.
 #pragma once
 
 #include "core/assess/comparison.hpp"
@@ -35,6 +35,9 @@ SweepAxis axisFromText(const std::string& text);
 SweepWant wantFromText(const std::string& text);
 SweepLimit limitFromText(const std::string& text);
 
+// The turnings of the first part that want least support by an estimate; no values without a part.
+SweepAxis bestTurnings(const Project& project, std::size_t count, const Progress& progress);
+
 inline constexpr std::size_t mostCombinations = 5000;
 
 // One of each axis: what was chosen, in words and as operations on the project.
@@ -48,15 +51,24 @@ ProjectPtr projectOf(const Project& project, const Combination& combination);
 // The steps as the command line's list of operations.
 nlohmann::json operationsOf(const SweepSpec& spec, const Project& project, std::size_t index);
 
+enum class SweepState { ahead, done, failed, dropped };
 struct SweepResult {
   std::vector<std::string> chosen;
-  std::map<std::string, double> figures = {};  // by row; empty where it was not built
-  std::string problem = {};                    // why, in a sentence
-  bool isBuilt() const { return !figures.empty(); }
+  // By row; of what was dropped those known before lines, of what failed none.
+  std::map<std::string, double> figures = {};
+  SweepState state = SweepState::ahead;
+  std::string why = {};  // failed or dropped, in a sentence
+  bool isBuilt() const { return state == SweepState::done; }
 };
-SweepResult builtOf(Store& store, const Project& project, const Combination& combination, const Progress& progress);
+// What is said of a combination whose figures are known, wherever they were found. One that breaks a limit before any
+// line is laid is dropped: only what is known then is told.
+SweepResult resultOf(const Combination& combination, std::map<std::string, double> figures,
+                     const std::vector<SweepLimit>& limits);
+// Lines are laid only where no limit is broken before them.
+SweepResult builtOf(Store& store, const Project& project, const Combination& combination,
+                    const std::vector<SweepLimit>& limits, const Progress& progress);
 
-// All of them. One that cannot be built has its problem, and the others go on.
+// All of them. One that cannot be built says why, and the others go on.
 std::vector<SweepResult> sweep(Store& store, const ProjectPtr& project, const SweepSpec& spec,
                                const Progress& progress);
 

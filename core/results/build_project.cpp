@@ -28,14 +28,7 @@ class BuildRun {
     progress_.report(0, running_);
     checkFits(project_, machineMemory());
     std::jthread lookingOver([this] { beginLookingOver(); });
-    findSites(watch);
-    buildSupports();
-    if (watch.supports) watch.supports(std::make_shared<const Supports>(*build_));
-    stage("judging pieces", 0.55);
-    const Pieces pieces{project_, *build_, parts_, groups_};
-    const std::vector<PieceFigures> judged = judgePieces(*build_, waysOut(store_, pieces, progress_), progress_);
-    stage("planning removal", 0.6);
-    const std::vector<BodyFilament> bodies = planRemovalOf(pieces, judged);
+    const std::vector<BodyFilament> bodies = plan(watch);
     stage("laying lines", 0.65);
     layPaths(bodies);
     stage("weighing", 0.96);
@@ -50,7 +43,25 @@ class BuildRun {
     return std::move(*build_);
   }
 
+  Build planned() {
+    checkFits(project_, machineMemory());
+    plan({});
+    return std::move(*build_);
+  }
+
  private:
+  // Everything before lines; which filament each body is of.
+  std::vector<BodyFilament> plan(const Watch& watch) {
+    findSites(watch);
+    buildSupports();
+    if (watch.supports) watch.supports(std::make_shared<const Supports>(*build_));
+    stage("judging pieces", 0.55);
+    const Pieces pieces{project_, *build_, parts_, groups_};
+    const std::vector<PieceFigures> judged = judgePieces(*build_, waysOut(store_, pieces, progress_), progress_);
+    stage("planning removal", 0.6);
+    return planRemovalOf(pieces, judged);
+  }
+
   // Ends the running stage and begins the next.
   void stage(const char* next, double fraction) {
     const auto now = std::chrono::steady_clock::now();
@@ -209,6 +220,10 @@ BuildPtr buildProject(Store& store, const ProjectPtr& project, const Progress& p
   };
   const auto make = [&store, project, watch](const Progress& own) { return BuildRun(store, *project, own).all(watch); };
   return store.getAside<Build>("build", Inputs{asBuilt(project)}, progress, std::chrono::milliseconds(0), make).value;
+}
+
+BuildPtr planProject(Store& store, const ProjectPtr& project, const Progress& progress) {
+  return std::make_shared<const Build>(BuildRun(store, *project, progress).planned());
 }
 
 }  // namespace trellis

@@ -26,4 +26,8 @@ ProjectPtr asBuilt(const ProjectPtr& project);
 // sentence when it cannot be done. May be asked from several threads with one store.
 BuildPtr buildProject(Store& store, const ProjectPtr& project, const Progress& progress, const Watch& watch = {});
 
+// As far as lines: supports, their pieces and how they come off, all else left empty. What it takes is in the store
+// then, for the whole build.
+BuildPtr planProject(Store& store, const ProjectPtr& project, const Progress& progress);
+
 }  // namespace trellis

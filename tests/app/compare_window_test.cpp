@@ -187,6 +187,25 @@ TEST_F(CompareTest, ASweepIsBuiltAndItsBestKept) {
   EXPECT_EQ(variantsOf(window.document().project()).size(), 2u);
 }
 
+// A hollow without a way out, whose support nothing gets out.
+TEST_F(CompareTest, ASweepSaysWhatIsBeyondALimit) {
+  open(blocks({0, 2, 22, 24}, {0, 2, 22, 24}, {0, 2, 8, 10},
+              [](int x, int y, int z) { return x != 1 || y != 1 || z != 1; }));
+  click("comparePage1");
+  window.findChild<QLineEdit*>("sweepValues0")->setText("normal, tree");
+  window.findChild<QLineEdit*>("sweepValues1")->setText("0.2");
+  click("startSweep");
+  ASSERT_TRUE(QTest::qWaitFor([&] { return window.sweeper().done() == 2; }, 120000));
+  EXPECT_EQ(window.sweeper().count(SweepState::dropped), 2u);
+  EXPECT_TRUE(QTest::qWaitFor(
+      [&] {
+        const auto labels = window.findChildren<QLabel*>();
+        return std::any_of(labels.begin(), labels.end(),
+                           [](const QLabel* label) { return label->text().contains("2 beyond a limit"); });
+      },
+      2000));
+}
+
 // From a printed ladder to the next print, which begins with what was learnt.
 class LearningTest : public testing::Test {
  protected:

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Sweeps: every combination, which of them nothing beats, and the same wherever they are built.
+#include "tests/package_mesh.hpp"
 #include "tests/shapes.hpp"
 
 #include "core/base/files.hpp"
@@ -54,8 +55,10 @@ TEST(Sweep, FindsWhatNothingBeats) {
   for (int round = 0; round < 30; ++round) {
     std::vector<SweepResult> results(40);
     for (SweepResult& result : results)
-      result.figures = {{"g", figure(random)}, {"removal_min", figure(random)}, {"trapped", figure(random) > 17}};
-    results[3] = {{}, {}, "could not be built"};
+      result = {{},
+                {{"g", figure(random)}, {"removal_min", figure(random)}, {"trapped", figure(random) > 17}},
+                SweepState::done};
+    results[3] = {{}, {}, SweepState::failed, "could not be built"};
     const auto beats = [&](const SweepResult& a, const SweepResult& b) {
       const double dg = a.figures.at("g") - b.figures.at("g"),
                    dr = a.figures.at("removal_min") - b.figures.at("removal_min");
@@ -93,6 +96,76 @@ TEST(Sweep, GivesTheSameTableOnOneThreadAndTwoAndAsWholeBuilds) {
   EXPECT_EQ(std::count(alone.begin(), alone.end(), '{') > 6, true);
   const std::string csv = sweepCsv(spec, results);
   EXPECT_EQ(std::count(csv.begin(), csv.end(), '\n'), 7);
+}
+
+// Columns touch far more of these ceilings than tips do.
+TEST(Sweep, LaysNoLinesWhereALimitIsBrokenBeforeThem) {
+  const ProjectPtr project = projectOf(threeCeilings());
+  SweepSpec spec = usualSpec();
+  const std::vector<SweepResult> whole = swept(project, spec);
+  ASSERT_EQ(whole.size(), 6u);
+  const auto contactOf = [](const SweepResult& result) { return result.figures.at("contact_mm2"); };
+  const double most = (contactOf(whole[2]) + contactOf(whole[3])) / 2;  // the last of columns, the first of trees
+  spec.limits.push_back({"contact_mm2", most});
+  Store store;
+  const std::vector<SweepResult> results = sweep(store, project, spec, Progress());
+  for (std::size_t i = 0; i < results.size(); ++i) {
+    ASSERT_TRUE(whole[i].isBuilt());
+    EXPECT_EQ(results[i].state == SweepState::dropped, contactOf(whole[i]) > most) << i;
+    for (const auto& [row, value] : results[i].figures) EXPECT_EQ(value, whole[i].figures.at(row)) << row;
+  }
+  EXPECT_EQ(std::count_if(results.begin(), results.end(), [](const auto& one) { return one.isBuilt(); }), 3);
+  EXPECT_EQ(store.counts()["build"].made, 3u);
+  EXPECT_FALSE(results[0].figures.contains("g"));
+  EXPECT_THAT(results[0].why, testing::HasSubstr("at most is allowed"));
+  EXPECT_EQ(nonDominated(spec, results), nonDominated(spec, whole));
+  EXPECT_EQ(bestOf(spec, results), bestOf(spec, whole));
+  EXPECT_THAT(sweepCsv(spec, results), testing::HasSubstr(",yes,dropped,"));
+}
+
+// What a sweep calls best is no worse than combinations taken at random, each as a whole build that knows of no other:
+// by a sum that is reckoned here.
+TEST(Sweep, FindsNothingWorseThanRandomWholeBuilds) {
+  const ProjectPtr project = projectOf(demoPart("snail"));
+  const SweepSpec spec{{axisFromText("support.gap.above=0.16,0.2,0.28"), axisFromText("support.free_lean=40,50,60"),
+                        axisFromText("support.structure=normal,tree")},
+                       {wantFromText("removal_min:2"), wantFromText("striped_mm2")}};
+  const std::vector<SweepResult> results = swept(project, spec);
+  ASSERT_GT(nonDominated(spec, results).size(), 1u);  // one is off sooner, another is smoother
+  const auto best = bestOf(spec, results);
+  ASSERT_TRUE(best);
+  const auto least = [&](const char* row, double sign) {
+    double low = 1e300;
+    for (const SweepResult& result : results) low = std::min(low, sign * result.figures.at(row));
+    return sign * low;
+  };
+  const auto badness = [&](const std::map<std::string, double>& figures) {
+    const auto share = [&](const char* row) {
+      return (figures.at(row) - least(row, 1)) / std::max(1e-9, least(row, -1) - least(row, 1));
+    };
+    return 2 * share("removal_min") + share("striped_mm2");
+  };
+  for (const SweepResult& result : results) EXPECT_LE(badness(results[*best].figures), badness(result.figures) + 1e-9);
+  std::mt19937 random(11);
+  const std::vector<Combination> all = combinationsOf(*project, spec);
+  for (int round = 0; round < rounds(2); ++round) {
+    const std::size_t i = random() % all.size();
+    const ProjectPtr one = projectOf(*project, all[i]);
+    const auto figures = byRow(figuresOf(one->settings, *build(one)));
+    EXPECT_EQ(figures, results[i].figures);
+    EXPECT_LE(badness(results[*best].figures), badness(figures) + 1e-9) << i;
+  }
+}
+
+// A table turned over hangs nowhere.
+TEST(Sweep, VariesTheTurningsThatWantLeastSupport) {
+  const ScratchFolder folder;
+  writeFileAtomically(folder / "table.3mf", packProject(*projectOf(table(30, 12, 3))));
+  const CliRun run = cli("sweep " + folder / "table.3mf" + " --turnings 3 --want body_g --json");
+  ASSERT_EQ(run.code, 0) << run.text;
+  const nlohmann::json swept = nlohmann::json::parse(run.text.substr(run.text.find("{\n")));
+  ASSERT_EQ(swept["combinations"].size(), 3u);
+  EXPECT_EQ(swept["combinations"][swept["best"].get<std::size_t>()]["figures"]["body_g"], 0);
 }
 
 TEST(Sweep, KeepsTheUnbeatenAsVariants) {
