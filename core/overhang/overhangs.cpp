@@ -55,6 +55,7 @@ Overhangs findOverhangs(const LayerPlan& plan, const std::vector<Polygons>& sect
   result.layerDifference.resize(plan.count());
   result.demand.resize(plan.count());
   result.floating.resize(plan.count());
+  result.unprinted.resize(plan.count());
   parallelLayers(plan.count(), progress, [&](std::size_t i) {
     if (i == 0 || sections[i].empty()) return;
     const double reach = (plan.spans[i].middle() - plan.spans[i - 1].middle()) * slope;
@@ -65,7 +66,8 @@ Overhangs findOverhangs(const LayerPlan& plan, const std::vector<Polygons>& sect
     const Polygons hangs = withoutSpecks(subtract(sections[i], grow(sections[i - 1], reach)), speck);
     if (!hangs.empty())
       result.demand[i] = withoutSpecks(intersect(result.layerDifference[i], grow(hangs, reach)), speck);
-    if (!floating.tooThin.empty()) result.demand[i] = subtract(result.demand[i], floating.tooThin);
+    result.unprinted[i] = std::move(floating.tooThin);
+    if (!result.unprinted[i].empty()) result.demand[i] = subtract(result.demand[i], result.unprinted[i]);
     if (!result.floating[i].empty()) result.demand[i] = unite(result.demand[i], result.floating[i]);
   });
   for (std::size_t i = 0; i < plan.count(); ++i)

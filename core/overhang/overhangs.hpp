@@ -24,8 +24,9 @@ struct FloatingStart {
 // distance between the planes of i−1 and i, and φ the free lean:
 struct Overhangs {
   std::vector<Polygons> layerDifference;  // S_i \ S_{i−1}, all that sticks out over the layer below
-  std::vector<Polygons> demand;    // (S_i \ S_{i−1}) ∩ grow(S_i \ grow(S_{i−1}, d·tan φ), d·tan φ), floating
-  std::vector<Polygons> floating;  // printable connected pieces of S_i that touch nothing of S_{i−1}
+  std::vector<Polygons> demand;     // (S_i \ S_{i−1}) ∩ grow(S_i \ grow(S_{i−1}, d·tan φ), d·tan φ), floating
+  std::vector<Polygons> floating;   // printable connected pieces of S_i that touch nothing of S_{i−1}
+  std::vector<Polygons> unprinted;  // those too thin for a line: nothing has to keep a distance from them
   std::vector<FloatingStart> starts;
 };
 

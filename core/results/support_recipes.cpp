@@ -7,11 +7,26 @@ namespace trellis {
 
 namespace {
 
+std::vector<Polygons> without(std::vector<Polygons> sections, const std::vector<Polygons>& unprinted) {
+  for (std::size_t i = 0; i < sections.size(); ++i)
+    if (!unprinted[i].empty()) sections[i] = subtract(sections[i], unprinted[i]);
+  return sections;
+}
+
 Obstacles obstruct(const ObstacleInputs& in, const Progress& progress) {
+  std::vector<std::vector<Polygons>> printed;
+  for (const InTheWay& part : in.parts) printed.push_back(without(part.sections->layers, part.overhangs->unprinted));
   std::vector<PartObstacles> parts;
-  for (const InTheWay& part : in.parts) parts.push_back({part.sections->layers, part.overhangs->demand, part.gaps});
+  for (std::size_t p = 0; p < in.parts.size(); ++p)
+    parts.push_back({printed[p], in.parts[p].overhangs->demand, in.parts[p].gaps});
   Obstacles found = findObstacles(in.plan, parts, progress);
   found.forbidden = in.forbidden;
+  found.forbidden.resize(in.plan.count());
+  for (const InTheWay& part : in.parts)
+    for (std::size_t l = 0; l < part.sections->layers.size(); ++l) {
+      const Polygons& unprinted = part.overhangs->unprinted[l];
+      found.forbidden[l].insert(found.forbidden[l].end(), unprinted.begin(), unprinted.end());
+    }
   return found;
 }
 

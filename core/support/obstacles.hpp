@@ -17,14 +17,14 @@ struct GapsAround {
 
 struct Obstacles {
   LayerPlan plan;
-  std::vector<Polygons> sections;    // of all parts
+  std::vector<Polygons> sections;    // of all parts, as far as they are printed
   std::vector<Polygons> exposedTop;  // of each section, what the next one leaves uncovered: up-facing surface
   std::vector<Polygons> landable;    // of each ledge, what lies near surface flat enough to be stood on
   std::vector<Lines> walls;          // outlines that count for the gap beside
   std::vector<Lines> slopes;         // those that count for the slope gap: walls, and what leans out over support
   std::vector<Polygons> keepOut;     // sections, and everything within these gaps of walls and slopes
   std::vector<GapsAround> gaps;      // kept in keepOut from each part
-  std::vector<Polygons> forbidden;   // zones to be kept clear; empty when there are none
+  std::vector<Polygons> forbidden;   // free of support, but at no distance: zones, what no line prints; or no layers
 };
 
 // What support goes around, and where it may not stand: up-facing surface of all parts together, by the layer above it.

@@ -43,23 +43,37 @@ TEST(TooSmall, ASiteIsListedFromALineSquaredAndHalfALineOn) {
 }
 
 // A claw: a tip that points down, steeper than anything that needs support, and begins smaller than any site.
+MeshPtr claw(double radius, double lean, double length) {
+  const Affine hanging(Eigen::Translation3d(30, 10, 20.05 - length));
+  const MeshPtr tip = transformed(*flaringCone(radius, lean, length, 24), hanging);
+  return together({box({0, 0, 0}, {4, 20, 22}), box({4, 9, 20}, {32, 11, 22}), tip});
+}
+
+auto reachesUpTo(const FloatingStart& start) {
+  return Contains(Field(&Piece::highest, testing::AllOf(testing::Gt(start.at.z() - 0.3), testing::Lt(start.at.z()))));
+}
+
 TEST(TooSmall, ATipThatBecomesAnIslandIsCarried) {
-  const auto claw = [](double length) {
-    const Affine hanging(Eigen::Translation3d(30, 10, 20.05 - length));
-    const MeshPtr tip = transformed(*flaringCone(0.13, 8, length, 24), hanging);
-    return together({box({0, 0, 0}, {4, 20, 22}), box({4, 9, 20}, {32, 11, 22}), tip});
-  };
-  const BuildPtr built = build(projectOf(claw(8), {{"support.source", "floating"}}));
+  const BuildPtr built = build(projectOf(claw(0.13, 8, 8), {{"support.source", "floating"}}));
   ASSERT_EQ(built->parts[0].overhangs->starts.size(), 1u);
   const FloatingStart& start = built->parts[0].overhangs->starts[0];
   EXPECT_LT(start.area, 0.45 * 0.45);
   EXPECT_EQ(startsThatMatter(*built->parts[0].sites, *built->parts[0].overhangs).size(), 1u);
-  EXPECT_THAT(
-      built->support->pieces,
-      Contains(Field(&Piece::highest, testing::AllOf(testing::Gt(start.at.z() - 0.3), testing::Lt(start.at.z())))));
+  EXPECT_THAT(built->support->pieces, reachesUpTo(start));
   // One that never grows so far before it meets the bar stays a speck.
-  const BuildPtr small = build(projectOf(claw(1)));
+  const BuildPtr small = build(projectOf(claw(0.13, 8, 1)));
   EXPECT_TRUE(startsThatMatter(*small->parts[0].sites, *small->parts[0].overhangs).empty());
+}
+
+TEST(TooSmall, WhatIsTooThinToPrintKeepsNoSupportAway) {
+  for (const char* structure : {"normal", "tree"}) {
+    const BuildPtr built =
+        build(projectOf(claw(0.02, 20, 8), {{"support.source", "floating"}, {"support.structure", structure}}));
+    ASSERT_EQ(built->parts[0].overhangs->starts.size(), 1u);
+    const FloatingStart& start = built->parts[0].overhangs->starts[0];
+    ASSERT_FALSE(built->parts[0].overhangs->unprinted[start.layer - 1].empty());
+    EXPECT_THAT(built->support->pieces, reachesUpTo(start)) << structure;
+  }
 }
 
 // A decision brings a speck back.
