@@ -7,19 +7,22 @@
 #include "core/toolpath/zigzag.hpp"
 
 #include <algorithm>
+#include <iterator>
+#include <span>
 
 namespace trellis {
 
 namespace {
 
-constexpr double smoothing = 0.008;  // mm; outlines may move this much before they are printed
-constexpr double seam = 0.02;        // mm; stretches of neighbouring widths meet
-constexpr double mostJoined = 1.4;   // times as long as the lines alone
-constexpr double turnInset = 0.02;   // of a width; lines that turn end so much before those that stop
-constexpr double joint = 0.1;        // mm; and lines of one kind reach into those of another
-constexpr double steepest = 1;       // mm of width per mm along: that of a corner of 60°
-constexpr double longEnough = 20;    // widths of a line that may be a little wider for its ends
-constexpr double binWidth = 0.1;     // mm of thickness that two lines of one width are laid for
+constexpr double smoothing = 0.008;   // mm; outlines may move this much before they are printed
+constexpr double seam = 0.02;         // mm; stretches of neighbouring widths meet
+constexpr double mostJoined = 1.4;    // times as long as the lines alone
+constexpr double turnInset = 0.02;    // of a width; lines that turn end so much before those that stop
+constexpr double joint = 0.1;         // mm; and lines of one kind reach into those of another
+constexpr double steepest = 1;        // mm of width per mm along: that of a corner of 60°
+constexpr double longEnough = 20;     // widths of a line that may be a little wider for its ends
+constexpr double smallestVoid = 0.1;  // mm²; less room between walls stays open
+constexpr double binWidth = 0.1;      // mm of thickness that two lines of one width are laid for
 
 // How far what is thicker reaches, its corners included; past the region too.
 Polygons broadReach(const Polygons& region, double thickness) {
@@ -27,27 +30,58 @@ Polygons broadReach(const Polygons& region, double thickness) {
   return grow(grow(region, -thickness / 2), cornerReach * thickness / 2);
 }
 
-// Stretches too short to be moves of their own go with the next, if that is about as wide: a step of centreLines or
-// less, or as short. The narrower counts: a bead any wider would lie over the outline there.
+// Stretches too short to be moves of their own go with the next, if that is as short, or about as wide as all they are
+// made of: a step of centreLines or less. The narrowest counts: a bead any wider would lie over the outline there.
 std::vector<CentreLine> withoutBits(std::vector<CentreLine> lines) {
   constexpr double least = 0.1, alike = 0.045;  // mm
   std::vector<CentreLine> result;
+  double widest = 0;  // of what the last is made of
   for (CentreLine& line : lines) {
-    if (result.empty() || result.back().points.back() != line.points.front()) {
-      result.push_back(std::move(line));
-      continue;
+    if (!result.empty() && result.back().points.back() == line.points.front()) {
+      CentreLine& last = result.back();
+      const double length = lengthOf(line.points), before = lengthOf(last.points);
+      const double narrow = std::min(last.width, line.width), wide = std::max(widest, line.width);
+      const bool areBits = std::max(length, before) < least, hasBit = std::min(length, before) < least;
+      if (areBits || (hasBit && wide - narrow <= alike)) {
+        widest = wide;
+        last.width = narrow;
+        last.points.insert(last.points.end(), line.points.begin() + 1, line.points.end());
+        continue;
+      }
     }
-    CentreLine& last = result.back();
-    const double length = lengthOf(line.points), before = lengthOf(last.points);
-    const bool areBits = std::max(length, before) < least, hasBit = std::min(length, before) < least;
-    if (!areBits && !(hasBit && std::abs(last.width - line.width) <= alike)) {
-      result.push_back(std::move(line));
-      continue;
-    }
-    last.width = std::min(last.width, line.width);
-    last.points.insert(last.points.end(), line.points.begin() + 1, line.points.end());
+    widest = line.width;
+    result.push_back(std::move(line));
   }
   return result;
+}
+
+void append(std::vector<Path> more, std::vector<Path>& to) {
+  std::move(more.begin(), more.end(), std::back_inserter(to));
+}
+
+// Half as wide as there is room, so that it fills a square, but no narrower than lines may be.
+Path dotOn(const Polygon& island, const Path& like) {
+  double strip = singleUpTo / 2;
+  while (strip > like.width / 2 && grow({island}, -strip).empty()) strip -= 0.02;
+  strip = std::max(strip, like.width / 2);
+  const Polygon loop = grow({island}, -strip / 2).front();
+  const double fills = std::min(strip, area({island}) / lengthOf(Path{like.feature, strip, true, loop}));
+  return {like.feature, lineToFill(fills, like.height), true, loop};
+}
+
+// One small loop on each island with room for a line of half the width in which none was laid: those are too round to
+// have one along their middle.
+std::vector<Path> dotsIn(const Polygons& region, double smallest, const Path& like,
+                         std::initializer_list<std::span<const Path>> laid) {
+  std::vector<Path> dots;
+  for (const Polygon& island : region) {
+    const double size = area({island});  // of holes less than nothing
+    if (size <= smallest || size > singleUpTo * singleUpTo || grow({island}, -like.width / 4).empty()) continue;
+    const auto liesIn = [&](const Path& line) { return contains({island}, line.points.front()); };
+    const auto haveNone = [&](std::span<const Path> lines) { return std::none_of(lines.begin(), lines.end(), liesIn); };
+    if (std::all_of(laid.begin(), laid.end(), haveNone)) dots.push_back(dotOn(island, like));
+  }
+  return dots;
 }
 
 double lengthOfAll(const Lines& lines) {
@@ -85,29 +119,8 @@ class Waller {
     walls_.inside = grow(broad, -fills_);
     // They reach a little into the loops, or there would be a gap between their ends.
     if (!narrow.empty()) layNarrow(intersect(grow(narrow, joint), rest), k == 0, feature, loops);
-    if (k == 0) layDots(rest);
-  }
-
-  // Islands with room for a line of half the width, but too round to have a line along their middle: one small loop.
-  void layDots(const Polygons& region) {
-    for (const Polygon& island : region) {
-      const double size = area({island});  // of holes less than nothing
-      if (size <= 0 || size > singleUpTo * singleUpTo || grow({island}, -rules_.lineWidth / 4).empty()) continue;
-      const auto liesIn = [&](const Path& line) { return contains({island}, line.points.front()); };
-      if (std::none_of(walls_.thin.begin(), walls_.thin.end(), liesIn) &&
-          std::none_of(walls_.loops[0].begin(), walls_.loops[0].end(), liesIn))
-        walls_.thin.push_back(dotOn(island));
-    }
-  }
-
-  // Half as wide as there is room, so that it fills a square, but no narrower than lines may be.
-  Path dotOn(const Polygon& island) const {
-    double strip = singleUpTo / 2;
-    while (strip > rules_.lineWidth / 2 && grow({island}, -strip).empty()) strip -= 0.02;
-    strip = std::max(strip, rules_.lineWidth / 2);
-    const Polygon loop = grow({island}, -strip / 2).front();
-    const double fills = std::min(strip, area({island}) / lengthOf(Path{rules_.outer, strip, true, loop}));
-    return {rules_.outer, lineToFill(fills, rules_.height), true, loop};
+    const Path like{feature, w, true, {}, rules_.height};
+    append(dotsIn(rest, k == 0 ? 0 : smallestVoid, like, {walls_.thin, loops}), walls_.thin);
   }
 
   // What is too thin for loops. Crumbs of the one in the other are no concern: corners' rims, and where thin walls
@@ -131,8 +144,7 @@ class Waller {
       twofold = upTo;
     }
     const Polygons single = subtract(narrow, twofold);
-    for (Path& line : singleLines(single, {feature, rules_.lineWidth, false, {}, rules_.height}))
-      walls_.thin.push_back(std::move(line));
+    append(singleLines(single, {feature, rules_.lineWidth, false, {}, rules_.height}), walls_.thin);
     if (outermost) walls_.missed.insert(walls_.missed.end(), single.begin(), single.end());
   }
 
@@ -210,7 +222,7 @@ std::vector<Path> solidLines(const Polygons& region, double angle, double ends, 
     const double even = std::clamp(area(piece) / length, strip / 1.5, strip * 1.5);
     for (const Polygon& line : fill) lines.push_back({like.feature, lineToFill(even, like.height), false, line});
   }
-  for (Path& line : singleLines(narrow, like)) lines.push_back(std::move(line));
+  append(singleLines(narrow, like), lines);
   return lines;
 }
 
@@ -224,7 +236,10 @@ std::vector<Path> singleLines(const Polygons& region, const Path& like) {
       length += lengthOf(line.points);
       volume += lengthOf(line.points) * line.width;
     }
-    if (volume <= 0) continue;
+    if (volume <= 0) {
+      append(dotsIn(piece, smallestVoid, like, {}), lines);
+      continue;
+    }
     // Lines fork in it, and end before it does; but what is short gets no wider bead for its ends, which would lie over
     // the outline.
     const double share = std::clamp(area(piece) / volume, 0.9, length > longEnough * like.width ? 1.03 : 1.0);

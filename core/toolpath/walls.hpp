@@ -47,8 +47,8 @@ inline double thinnestForLoop(double lineWidth) { return 2 * lineWidth + 0.3; } 
 std::vector<Path> solidLines(const Polygons& region, double angle, double ends, const Path& like,
                              const Polygons& open = {});
 
-// Single lines along the middle of a region that is at most singleUpTo thick, as wide as it is there: together they
-// have its volume.
+// Single lines along the middle of a region that is at most singleUpTo thick, as wide as it is there, and small loops
+// in what is too round for that: together they have its volume.
 std::vector<Path> singleLines(const Polygons& region, const Path& like);
 
 }  // namespace trellis

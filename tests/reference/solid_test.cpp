@@ -178,6 +178,21 @@ TEST(Solid, ShortTapersKeepToTheirOutline) {
     }
 }
 
+// Within the loops of a round pin room is left that is too round for a line. The outermost loop's edge lies on the
+// outline, and its side is round, h (1 - pi/4) / 2 on average: that much is missing along the rim.
+TEST(Solid, PinsOfAnyThickness) {
+  constexpr int sides = 60;
+  for (double radius = 0.4; radius < 2; radius += 0.05) {
+    const double section = sides / 2.0 * radius * radius * std::sin(2 * pi / sides),
+                 rim = 2 * sides * radius * std::sin(pi / sides) * layer * (1 - pi / 4) / 2;
+    const Raster raster = middleLayer(flaringCone(radius, 0, 8, sides));
+    const std::string what = "a pin of " + std::to_string(radius) + " mm radius";
+    EXPECT_GE(raster.volume(), share.first * (section - rim) * layer) << what;
+    EXPECT_LE(raster.volume(), share.second * section * layer) << what;
+    EXPECT_LE(raster.largestVoid(), mostVoid) << what;
+  }
+}
+
 TEST(Solid, WhereThinWallsMeet) {
   expectSolid(middleLayer(together({box({0, 0, 0}, {30, 1, 8}), box({14, 0.5, 0}, {15, 20, 8})})), 30 + 19, "a tee");
 }
