@@ -174,12 +174,13 @@ void thinFeatures(Finder& f) {
                {middle.x(), middle.y(), first->bottom}, {ChangeSetting{"line.width", finest(f)}});
 }
 
-// A part that begins on nothing is printed over the bare plate; one that touches it in a spot comes off.
-void footing(Finder& f, std::size_t p) {
+// A part that begins on nothing is printed over the bare plate; one that touches it in a spot comes off. Whether either
+// was said.
+bool lacksFooting(Finder& f, std::size_t p) {
   constexpr double trusted = 4, share = 1.0 / 400;  // mm²; of the largest section
   const PlateContact contact = contactOf(f.build, p);
-  if (!contact.first || contact.inSupport()) return;
-  if (contact.onPlate() && contact.area >= std::max(trusted, share * contact.largest)) return;
+  if (!contact.first || contact.inSupport()) return false;
+  if (contact.onPlate() && contact.area >= std::max(trusted, share * contact.largest)) return false;
   Finder::Said touches{"not-standing", Severity::problem,
                        say("{} touches the plate with {:.1f} mm² only.", f.name(p), contact.area),
                        say("That will not hold it while it is printed. Give it a broader foot, carry it, or turn it.")};
@@ -188,6 +189,7 @@ void footing(Finder& f, std::size_t p) {
       say("{} stands on nothing: its first line lies {:.2f} mm over the plate.", f.name(p), contact.at.z()),
       say("It would not stick. Sink it a little, lift it so that support carries it, or turn it.")};
   f.add(contact.onPlate() ? touches : floats, contact.at, p, footings(f, p));
+  return true;
 }
 
 // Broad flat first layers shrink as they cool and lift at their corners.
@@ -243,15 +245,17 @@ std::optional<Remedy> heldBy(const Finder& f, std::size_t p, bool byBranches) {
   return hold;
 }
 
-void standing(Finder& f, std::size_t p) {
+// That the plate does not hold what hardly touches it, or lets it fall over, has been said where footing is lacked.
+void standing(Finder& f, std::size_t p, bool footingIsLacked) {
   const PartJudgement& part = f.build.judged[p];
   const StabilityRules rules = stabilityRules(f.project.settings);
   const StandingLevel *shaky = part.stability->mostDeflected(), *loose = part.stability->leastHeld();
   if (standsWell(*part.stability, rules)) return;
-  const bool bends = shaky->deflection > rules.deflectionAllowed,
-             slips = loose->safetyFactor < rules.safetyFactorAllowed;
-  Sentence detail;
   const bool falls = shaky->deflection > shaky->z / 10;  // no figure means anything there
+  const bool bends = shaky->deflection > rules.deflectionAllowed,
+             slips = loose->safetyFactor < rules.safetyFactorAllowed && !footingIsLacked;
+  if (footingIsLacked && (falls || !bends)) return;
+  Sentence detail;
   if (bends && !falls)
     detail = say("At {:.0f} mm height the nozzle pushes it aside by {:.1f} mm, and {:g} mm are allowed.", shaky->z,
                  shaky->deflection, rules.deflectionAllowed);
@@ -280,11 +284,11 @@ void standing(Finder& f, std::size_t p) {
 
 void findInParts(Finder& f) {
   for (std::size_t p = 0; p < f.build.parts.size(); ++p) {
-    footing(f, p);
+    const bool footingIsLacked = lacksFooting(f, p);
     soundness(f, p);
     room(f, p);
     curling(f, p);
-    standing(f, p);
+    standing(f, p, footingIsLacked);
   }
   overlaps(f);
   thinFeatures(f);

@@ -68,6 +68,15 @@ TEST(Findings, NoRoomUnderTheGapsIsAnsweredByNarrowerGaps) {
   EXPECT_THAT(findingsOf(projectOf(shelf, {{"support.gap.above", 0.2}})), Not(withCode("no-room")));
 }
 
+TEST(Findings, WhatHardlyTouchesThePlateIsSaidOnce) {
+  const Findings onATip = findingsOf(projectOf(flaringCone(0.5, 20, 30, 24)));
+  EXPECT_THAT(onATip, withCode("not-standing"));
+  EXPECT_THAT(onATip, Not(withCode("unstable")));
+  const Findings onAFoot = findingsOf(projectOf(flaringCone(1.5, 20, 30, 24)));
+  EXPECT_THAT(onAFoot, Not(withCode("not-standing")));
+  EXPECT_THAT(onAFoot, withCode("unstable"));
+}
+
 TEST(Findings, TheWorstComesFirst) {
   const ProjectPtr project = projectOf(together({box({0, 0, 0}, {300, 20, 10}), box({0, 30, 0}, {20, 30.2, 5})}));
   const Findings findings = findingsOf(project);
