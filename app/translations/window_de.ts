@@ -3532,8 +3532,8 @@ ein Anfang in der Luft: anklicken, um hinzugehen</translation>
         <translation>eine Verbindung</translation>
     </message>
     <message>
-        <source> · %1 beyond a limit before lines were laid</source>
-        <translation> · %L1 jenseits einer Grenze, ehe Linien gelegt wurden</translation>
+        <source> · %1 would trap support, and no lines were laid for them</source>
+        <translation> · in %L1 blieben Stützen gefangen, für sie wurden keine Linien gelegt</translation>
     </message>
 </context>
 <context>

@@ -203,8 +203,9 @@ void SweepPage::refresh() {
     start_->setEnabled(true);
   }
   if (done == all && all > 0) count();
+  // Of the limits that can be asked for here only this one is known so early.
   if (const std::size_t dropped = sweeper_.count(SweepState::dropped))
-    count_->setText(count_->text() + tr(" · %1 beyond a limit before lines were laid").arg(dropped));
+    count_->setText(count_->text() + tr(" · %1 would trap support, and no lines were laid for them").arg(dropped));
   const auto best = bestOf(sweeper_.spec(), sweeper_.results());
   if (plot_->chosen() >= 0)
     words_->setText(wordsOf(static_cast<std::size_t>(plot_->chosen())));

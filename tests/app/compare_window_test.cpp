@@ -188,7 +188,7 @@ TEST_F(CompareTest, ASweepIsBuiltAndItsBestKept) {
 }
 
 // A hollow without a way out, whose support nothing gets out.
-TEST_F(CompareTest, ASweepSaysWhatIsBeyondALimit) {
+TEST_F(CompareTest, ASweepSaysWhatWouldTrapSupport) {
   open(blocks({0, 2, 22, 24}, {0, 2, 22, 24}, {0, 2, 8, 10},
               [](int x, int y, int z) { return x != 1 || y != 1 || z != 1; }));
   click("comparePage1");
@@ -201,7 +201,7 @@ TEST_F(CompareTest, ASweepSaysWhatIsBeyondALimit) {
       [&] {
         const auto labels = window.findChildren<QLabel*>();
         return std::any_of(labels.begin(), labels.end(),
-                           [](const QLabel* label) { return label->text().contains("2 beyond a limit"); });
+                           [](const QLabel* label) { return label->text().contains("2 would trap support"); });
       },
       2000));
 }
