@@ -66,8 +66,10 @@ Overhangs findOverhangs(const LayerPlan& plan, const std::vector<Polygons>& sect
     const Polygons hangs = withoutSpecks(subtract(sections[i], grow(sections[i - 1], reach)), speck);
     if (!hangs.empty())
       result.demand[i] = withoutSpecks(intersect(result.layerDifference[i], grow(hangs, reach)), speck);
-    result.unprinted[i] = std::move(floating.tooThin);
-    if (!result.unprinted[i].empty()) result.demand[i] = subtract(result.demand[i], result.unprinted[i]);
+    if (!floating.tooThin.empty()) result.demand[i] = subtract(result.demand[i], floating.tooThin);
+    for (const Polygons& piece : components(floating.tooThin))
+      if (boundsOf(piece).sizes().maxCoeff() < rules.lineWidth)
+        result.unprinted[i].insert(result.unprinted[i].end(), piece.begin(), piece.end());
     if (!result.floating[i].empty()) result.demand[i] = unite(result.demand[i], result.floating[i]);
   });
   for (std::size_t i = 0; i < plan.count(); ++i)

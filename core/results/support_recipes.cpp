@@ -18,15 +18,9 @@ Obstacles obstruct(const ObstacleInputs& in, const Progress& progress) {
   for (const InTheWay& part : in.parts) printed.push_back(without(part.sections->layers, part.overhangs->unprinted));
   std::vector<PartObstacles> parts;
   for (std::size_t p = 0; p < in.parts.size(); ++p)
-    parts.push_back({printed[p], in.parts[p].overhangs->demand, in.parts[p].gaps});
+    parts.push_back({in.parts[p].sections->layers, printed[p], in.parts[p].overhangs->demand, in.parts[p].gaps});
   Obstacles found = findObstacles(in.plan, parts, progress);
   found.forbidden = in.forbidden;
-  found.forbidden.resize(in.plan.count());
-  for (const InTheWay& part : in.parts)
-    for (std::size_t l = 0; l < part.sections->layers.size(); ++l) {
-      const Polygons& unprinted = part.overhangs->unprinted[l];
-      found.forbidden[l].insert(found.forbidden[l].end(), unprinted.begin(), unprinted.end());
-    }
   return found;
 }
 

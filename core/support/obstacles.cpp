@@ -48,7 +48,7 @@ Obstacles findObstacles(const LayerPlan& plan, const std::vector<PartObstacles>&
   Obstacles result;
   result.plan = plan;
   result.sections = together(
-      plan, parts, [](const PartObstacles& part) -> const Layers& { return part.sections; }, progress);
+      plan, parts, [](const PartObstacles& part) -> const Layers& { return part.printed; }, progress);
   const Layers hanging = together(
       plan, parts, [](const PartObstacles& part) -> const Layers& { return part.hanging; }, progress);
   result.exposedTop.resize(plan.count());

@@ -17,14 +17,14 @@ struct GapsAround {
 
 struct Obstacles {
   LayerPlan plan;
-  std::vector<Polygons> sections;    // of all parts, as far as they are printed
+  std::vector<Polygons> sections;    // of all parts, as they are printed: the gaps above and below are kept from them
   std::vector<Polygons> exposedTop;  // of each section, what the next one leaves uncovered: up-facing surface
   std::vector<Polygons> landable;    // of each ledge, what lies near surface flat enough to be stood on
   std::vector<Lines> walls;          // outlines that count for the gap beside
   std::vector<Lines> slopes;         // those that count for the slope gap: walls, and what leans out over support
   std::vector<Polygons> keepOut;     // sections, and everything within these gaps of walls and slopes
   std::vector<GapsAround> gaps;      // kept in keepOut from each part
-  std::vector<Polygons> forbidden;   // free of support, but at no distance: zones, what no line prints; or no layers
+  std::vector<Polygons> forbidden;   // zones to be kept clear; empty when there are none
 };
 
 // What support goes around, and where it may not stand: up-facing surface of all parts together, by the layer above it.
@@ -36,6 +36,7 @@ struct Terrain {
 // What one part puts into the way, one entry per layer of its own plan.
 struct PartObstacles {
   const std::vector<Polygons>& sections;
+  const std::vector<Polygons>& printed;  // of them, what is more than a tip without any line
   const std::vector<Polygons>& hanging;  // demand by lean: surface that support reaches from below
   GapsAround gaps;                       // kept from this part
 };

@@ -63,7 +63,7 @@ class ColumnTest : public testing::Test {
         if (plan.spans[i].middle() < top) sections[i] = unite(sections[i], area);
     }
     hanging[shelfLayer] = shelf;
-    obstacles = findObstacles(plan, {{sections, hanging, {rules.gapBeside, rules.gapSlope}}}, Progress());
+    obstacles = findObstacles(plan, {{sections, sections, hanging, {rules.gapBeside, rules.gapSlope}}}, Progress());
     DemandSite site;
     site.lowest = shelfLayer;
     site.layers = {shelf};
@@ -155,7 +155,7 @@ TEST_F(ColumnTest, ATinyDemandStillGetsTwoLinesOfSupport) {
   for (std::size_t i = shelfLayer; i < plan.count(); ++i) sections[i] = rectangle({Vec2(0, 0), Vec2(0.3, 0.3)});
   hanging[shelfLayer] = sections[shelfLayer];
   const SupportRules rules;
-  obstacles = findObstacles(plan, {{sections, hanging, {rules.gapBeside, rules.gapSlope}}}, Progress());
+  obstacles = findObstacles(plan, {{sections, sections, hanging, {rules.gapBeside, rules.gapSlope}}}, Progress());
   DemandSite site;
   site.lowest = shelfLayer;
   site.layers = {sections[shelfLayer]};

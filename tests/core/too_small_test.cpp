@@ -68,7 +68,7 @@ TEST(TooSmall, ATipThatBecomesAnIslandIsCarried) {
 TEST(TooSmall, WhatIsTooThinToPrintKeepsNoSupportAway) {
   for (const char* structure : {"normal", "tree"}) {
     const BuildPtr built =
-        build(projectOf(claw(0.02, 20, 8), {{"support.source", "floating"}, {"support.structure", structure}}));
+        build(projectOf(claw(0.05, 20, 8), {{"support.source", "floating"}, {"support.structure", structure}}));
     ASSERT_EQ(built->parts[0].overhangs->starts.size(), 1u);
     const FloatingStart& start = built->parts[0].overhangs->starts[0];
     ASSERT_FALSE(built->parts[0].overhangs->unprinted[start.layer - 1].empty());
