@@ -68,7 +68,7 @@ Overhangs findOverhangs(const LayerPlan& plan, const std::vector<Polygons>& sect
       result.demand[i] = withoutSpecks(intersect(result.layerDifference[i], grow(hangs, reach)), speck);
     if (!floating.tooThin.empty()) result.demand[i] = subtract(result.demand[i], floating.tooThin);
     for (const Polygons& piece : components(floating.tooThin))
-      if (boundsOf(piece).sizes().maxCoeff() < rules.lineWidth)
+      if (boundsOf(piece).sizes().maxCoeff() < rules.lineWidth / 2)
         result.unprinted[i].insert(result.unprinted[i].end(), piece.begin(), piece.end());
     if (!result.floating[i].empty()) result.demand[i] = unite(result.demand[i], result.floating[i]);
   });

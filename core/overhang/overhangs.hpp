@@ -26,7 +26,7 @@ struct Overhangs {
   std::vector<Polygons> layerDifference;  // S_i \ S_{i−1}, all that sticks out over the layer below
   std::vector<Polygons> demand;     // (S_i \ S_{i−1}) ∩ grow(S_i \ grow(S_{i−1}, d·tan φ), d·tan φ), floating
   std::vector<Polygons> floating;   // printable connected pieces of S_i that touch nothing of S_{i−1}
-  std::vector<Polygons> unprinted;  // those too thin for a line and no longer than one is wide, as below a claw's tip
+  std::vector<Polygons> unprinted;  // those too thin for a line, and shorter than half of one is wide: below a claw
   std::vector<FloatingStart> starts;
 };
 
